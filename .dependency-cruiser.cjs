@@ -1,0 +1,38 @@
+/** The four floors: imports go down only. */
+const floor = (name, from, to) => ({
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  to: { path: to },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    floor('core-knows-nothing-above', '^src/core', '^src/(data|actions|app|ui|workers|spool|demo)'),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'The core has no React, no Next, no Node and no database.',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-packages',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/culori' },
+    },
+    floor('data-looks-down', '^src/data', '^src/(actions|app|ui|workers|spool)'),
+    floor('actions-look-down', '^src/actions', '^src/(app|ui|workers|spool)'),
+    floor('ui-leaves-data-alone', '^src/ui', '^src/data/(?!types)'),
+    floor('spool-is-core-only', '^src/spool', '^src/(data|actions|app|ui|workers|demo)'),
+    floor('demo-looks-down', '^src/demo', '^src/(app|ui|workers|spool)'),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default'] },
+  },
+};

@@ -1,0 +1,19 @@
+import next from 'eslint-config-next/core-web-vitals';
+import tseslint from 'typescript-eslint';
+
+const config = [
+  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'off',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+];
+
+export default config;

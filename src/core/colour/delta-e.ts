@@ -1,0 +1,29 @@
+import { converter, differenceCiede2000 } from 'culori';
+import { CoreError } from '../notes';
+
+const toLab = converter('lab65');
+const ciede2000 = differenceCiede2000();
+
+/** CIELAB under D65. */
+export interface Lab {
+  l: number;
+  a: number;
+  b: number;
+}
+
+/**
+ * CIELAB (D65) of a colour written #rrggbb.
+ * @throws CoreError `bad-colour` when it is not six hexadecimal digits behind a #.
+ */
+export function labOf(hex: string): Lab {
+  if (!/^#[0-9a-f]{6}$/i.test(hex))
+    throw new CoreError('bad-colour', `“${hex}” is not a colour. Write it as #a1b2c3.`, 'hex');
+  const { l, a, b } = toLab(hex)!;
+  return { l, a, b };
+}
+
+/** Colour difference CIEDE2000 (Sharma, Wu, Dalal 2005) of two CIELAB colours; about 1 is just seen. */
+export const deltaE = (x: Lab, y: Lab): number => ciede2000({ mode: 'lab65', ...x }, { mode: 'lab65', ...y });
+
+/** CIEDE2000 of two colours written #rrggbb. */
+export const deltaEHex = (x: string, y: string): number => deltaE(labOf(x), labOf(y));

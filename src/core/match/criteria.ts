@@ -1,0 +1,264 @@
+import { safety } from '../cautions/cautions';
+import { colourSpread, visibility, visibilityWord } from '../colour/visibility';
+import { threadCover } from '../density/density';
+import type { Caution, Reason } from '../notes';
+import { fabrics } from '../tables/fabrics';
+import { features as featureTable } from '../tables/features';
+import { type Fibre } from '../tables/fibres';
+import type { Technique } from '../tables/techniques';
+import type { MatchThread, MatchZone } from './request';
+import type { Criterion } from './weights';
+import type { PickedNeedle } from './pick-needle';
+
+/** What is known when a top thread is weighed, before any bobbin. */
+export interface TopContext {
+  zone: MatchZone;
+  technique: Technique;
+  thread: MatchThread;
+  fibre: Fibre;
+  threadMm: number;
+  lambda: number;
+  needle: PickedNeedle;
+}
+
+export interface Judgement {
+  /** 0 ideal, about 1 clearly wrong. */
+  penalty: number;
+  reason?: Reason;
+  caution?: Caution;
+}
+
+export interface CriterionOf<Context> {
+  id: Criterion;
+  judge(context: Context): Judgement;
+}
+
+const over = (value: number, limit: number, span: number) => Math.max(0, (value - limit) / span);
+/** A clear monofilament takes the colour of the cloth; this is what is still seen of it. */
+const CLEAR_DELTA_E = 4;
+
+type ColouredFabric = { fabric: string; hex: string; share?: number };
+const coloured = (zone: MatchZone) => zone.top.filter((t): t is ColouredFabric => t.hex !== undefined);
+
+function seenColour({ zone, thread, fibre, threadMm }: TopContext) {
+  const cloths = coloured(zone);
+  if (fibre.mono && !thread.hex) return { worst: CLEAR_DELTA_E / 2, least: CLEAR_DELTA_E / 2, on: null };
+  if (!thread.hex || cloths.length === 0) return null;
+  const spread = colourSpread(thread.hex, cloths);
+  return {
+    worst: visibility(spread.worst, threadMm),
+    least: visibility(spread.least, threadMm),
+    on: cloths.length > 1 ? fabrics.get(cloths[spread.worstIndex]!.fabric).label : null,
+  };
+}
+
+function judgeVisibility(c: TopContext): Judgement {
+  const seen = seenColour(c);
+  if (!seen)
+    return {
+      penalty: 0.4,
+      reason: {
+        code: 'colour-unknown',
+        text: 'Colour of thread or cloth is not known: judge it by laying the cone on the top.',
+      },
+    };
+  const { worst, least, on } = seen;
+  const where = on ? ` on the ${on}, the worst of its cloths` : '';
+  switch (c.zone.visibility) {
+    case 'sink': {
+      const word = visibilityWord(worst);
+      const penalty = over(worst, 3, 12);
+      return word === 'shows'
+        ? {
+            penalty,
+            caution: { code: 'thread-shows', severity: 'note', text: `Shows${where}, where it should sink.` },
+          }
+        : {
+            penalty,
+            reason: {
+              code: 'thread-sinks',
+              text:
+                word === 'disappears'
+                  ? 'Sinks in: nearly the colour of the cloth.'
+                  : `Blends: texture more than colour${where}.`,
+            },
+          };
+    }
+    case 'texture':
+      return worst > 15
+        ? {
+            penalty: over(worst, 15, 15),
+            caution: { code: 'thread-shows', severity: 'note', text: `More colour than texture${where}.` },
+          }
+        : {
+            penalty: 0.2 * over(5 - worst, 0, 5),
+            reason: {
+              code: 'texture-reads',
+              text: 'Close to the cloth: the texture speaks, not the thread.',
+            },
+          };
+    case 'show': {
+      const word = visibilityWord(least);
+      const penalty = over(15, least, 15);
+      return word === 'shows'
+        ? { penalty, reason: { code: 'thread-stands-out', text: 'Stands out on every cloth of the zone.' } }
+        : {
+            penalty,
+            caution: {
+              code: 'thread-hides',
+              severity: 'note',
+              text: `Would hardly be seen${coloured(c.zone).length > 1 ? ' on one of the cloths' : ''}, where it should show.`,
+            },
+          };
+    }
+  }
+}
+
+function judgeThickness({ zone, threadMm }: TopContext): Judgement {
+  const mm = threadMm.toFixed(2);
+  if (zone.visibility === 'sink')
+    return {
+      penalty: over(threadMm, 0.16, 0.16),
+      reason:
+        threadMm <= 0.17 ? { code: 'fine', text: `Fine, ${mm} mm: sits down in the cloth.` } : undefined,
+    };
+  if (zone.visibility === 'show')
+    return {
+      penalty: over(0.24, threadMm, 0.12),
+      reason: threadMm >= 0.22 ? { code: 'bold', text: `Bold, ${mm} mm: reads across a room.` } : undefined,
+    };
+  return { penalty: over(Math.abs(threadMm - 0.18), 0.04, 0.15) };
+}
+
+function judgeBuildUp({ technique: t, threadMm }: TopContext): Judgement {
+  const penalty = t.backtrack * over(threadMm, 0.13, 0.1);
+  const share = Math.round(t.backtrack * 100);
+  if (penalty > 0.15)
+    return {
+      penalty,
+      caution: {
+        code: 'thread-builds-up',
+        severity: 'note',
+        text: `${share} % of ${t.label} is sewn over twice: at ${threadMm.toFixed(2)} mm the line turns ropey.`,
+      },
+    };
+  return {
+    penalty,
+    reason:
+      t.backtrack >= 0.15
+        ? {
+            code: 'backtrack-forgiven',
+            text: `Fine enough to sew over: the ${share} % sewn twice will not build up.`,
+          }
+        : undefined,
+  };
+}
+
+const judgeCover = ({ technique: t, lambda, threadMm }: TopContext): Judgement => {
+  if (t.id === 'thread-painting') return { penalty: 0 };
+  const cover = threadCover(lambda, t.backtrack, threadMm);
+  return cover > 0.1
+    ? {
+        penalty: over(cover, 0.1, 0.1),
+        caution: {
+          code: 'stiff',
+          severity: 'note',
+          text: `Thread covers ${Math.round(cover * 100)} % of the surface: this area will be stiff.`,
+        },
+      }
+    : { penalty: 0 };
+};
+
+function judgeNeedle({ needle }: TopContext): Judgement {
+  const caution: Caution | undefined = needle.wantedPoint
+    ? {
+        code: 'point-differs',
+        severity: 'note',
+        text: `The cloth asks for a ${needle.wantedPoint} point; the drawer has ${needle.point} in Nm ${needle.nm}.`,
+      }
+    : undefined;
+  return { penalty: needle.size.penalty + (caution ? 0.3 : 0), caution };
+}
+
+function judgeAbrasion({ zone, fibre }: TopContext): Judgement {
+  const rough = (zone.features ?? []).map((f) => featureTable.get(f)).filter((f) => f.abrasive);
+  const first = rough[0];
+  if (!first) return { penalty: 0 };
+  const strong = fibre.tenacityCnTex >= 33 && !fibre.mono;
+  return {
+    penalty: strong ? 0 : over(33, fibre.tenacityCnTex, 15) + 0.2,
+    caution: { code: first.id, severity: 'warn', text: first.advice },
+    reason: strong
+      ? {
+          code: 'stands-rubbing',
+          text: `${fibre.label[0]!.toUpperCase()}${fibre.label.slice(1)} stands the rubbing of the ${first.label}.`,
+        }
+      : undefined,
+  };
+}
+
+const judgeFuss = ({ fibre }: TopContext): Judgement =>
+  fibre.id === 'metallic'
+    ? {
+        penalty: 1,
+        caution: {
+          code: 'metallic-slow',
+          severity: 'note',
+          text: 'Twists and shreds easily: sew slowly and draw it off upright.',
+        },
+      }
+    : fibre.mono
+      ? {
+          penalty: 0.6,
+          caution: {
+            code: 'mono-stretches',
+            severity: 'note',
+            text: 'Stretches as it feeds: low tension, and let it hang loose.',
+          },
+        }
+      : { penalty: fibre.id === 'rayon' ? 0.25 : 0 };
+
+function judgeChild({ zone, fibre }: TopContext): Judgement {
+  return fibre.mono && zone.use === 'baby'
+    ? { penalty: 1, caution: safety('monofilament-child', 'stop') }
+    : { penalty: 0 };
+}
+
+const judgeIron = ({ zone, fibre }: TopContext): Judgement =>
+  fibre.id === 'nylon-mono'
+    ? {
+        penalty: zone.use === 'wall' || zone.use === 'show' ? 0 : 1,
+        caution: safety('monofilament-iron', 'note'),
+      }
+    : { penalty: 0 };
+
+const judgeLint = ({ fibre }: TopContext): Judgement => ({
+  penalty: fibre.lint,
+  caution:
+    fibre.lint >= 2
+      ? { code: 'lint', severity: 'note', text: 'Sheds lint: brush the hook at every bobbin.' }
+      : undefined,
+});
+
+const judgeSoluble = ({ fibre, technique }: TopContext): Judgement =>
+  fibre.id === 'soluble' && technique.id !== 'baste'
+    ? {
+        penalty: 1,
+        caution: { code: 'washes-out', severity: 'stop', text: 'Dissolves in the wash: for basting only.' },
+      }
+    : { penalty: 0 };
+
+/** Each way a top thread is weighed for a zone. Adding a criterion is adding a row. */
+export const TOP_CRITERIA: readonly CriterionOf<TopContext>[] = [
+  { id: 'visibility', judge: judgeVisibility },
+  { id: 'thickness', judge: judgeThickness },
+  { id: 'build-up', judge: judgeBuildUp },
+  { id: 'cover', judge: judgeCover },
+  { id: 'abrasion', judge: judgeAbrasion },
+  { id: 'needle', judge: judgeNeedle },
+  { id: 'fuss', judge: judgeFuss },
+  { id: 'child', judge: judgeChild },
+  { id: 'iron', judge: judgeIron },
+  { id: 'soluble', judge: judgeSoluble },
+  { id: 'lint', judge: judgeLint },
+];

@@ -1,0 +1,113 @@
+import { deltaEHex } from '../colour/delta-e';
+import type { TensionStart } from '../tension/start';
+import type { Fibre } from '../tables/fibres';
+import { breakGf } from '../thread/thread';
+import type { Usage } from '../usage/usage';
+import type { CriterionOf, Judgement } from './criteria';
+import type { MatchPreferences, MatchThread } from './request';
+
+/** What is known when a bobbin is weighed under a top thread. */
+export interface PairContext {
+  top: MatchThread;
+  bobbin: MatchThread;
+  bobbinFibre: Fibre;
+  tension: TensionStart;
+  usage: Usage | null;
+  preferences: MatchPreferences;
+}
+
+const name = (t: MatchThread) => t.name ?? t.id;
+const metres = (m: number) => `${Math.round(m)} m`;
+
+function judgeSize({ top, bobbin, preferences }: PairContext): Judgement {
+  if (preferences.bobbin === 'same')
+    return top.id === bobbin.id
+      ? {
+          penalty: 0,
+          reason: {
+            code: 'same-below',
+            text: 'The same thread below, as this studio prefers: a dot of it never shows.',
+          },
+        }
+      : { penalty: 0.5 + Math.abs(Math.log(bobbin.tex / top.tex)) };
+  const ratio = bobbin.tex / top.tex;
+  if (ratio > 1.02)
+    return {
+      penalty: 0.6 + (ratio - 1),
+      caution: {
+        code: 'bobbin-thicker',
+        severity: 'note',
+        text: 'The bobbin thread is thicker than the top: it will push up.',
+      },
+    };
+  const penalty = ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.5);
+  return {
+    penalty,
+    reason:
+      ratio < 0.95
+        ? { code: 'bobbin-finer', text: 'A finer bobbin thread: more on the bobbin, and it stays below.' }
+        : undefined,
+  };
+}
+
+function judgeKind({ top, bobbin, bobbinFibre, preferences }: PairContext): Judgement {
+  if (bobbinFibre.mono || bobbinFibre.id === 'metallic' || bobbinFibre.id === 'soluble')
+    return {
+      penalty: 3,
+      caution: {
+        code: 'bobbin-unsuited',
+        severity: 'warn',
+        text: `${bobbinFibre.label} winds and feeds badly on a bobbin.`,
+      },
+    };
+  if (preferences.bobbin === 'same' && top.id === bobbin.id) return { penalty: 0 };
+  return { penalty: bobbinFibre.surface === 'filament' ? 0 : 0.3 + 0.2 * bobbinFibre.lint };
+}
+
+function judgeColour({ top, bobbin }: PairContext): Judgement {
+  if (!top.hex || !bobbin.hex) return { penalty: top.id === bobbin.id ? 0 : 0.2 };
+  const de = deltaEHex(top.hex, bobbin.hex);
+  return de > 15
+    ? {
+        penalty: Math.min(1.5, (de - 15) / 20 + 0.3),
+        caution: {
+          code: 'bobbin-shows',
+          severity: 'note',
+          text: 'Far in colour from the top thread: a single dot of it would show.',
+        },
+      }
+    : { penalty: (de / 15) * 0.3 };
+}
+
+function judgeStrength({ top, tension }: PairContext): Judgement {
+  const share = tension.topGf / breakGf(top);
+  return { penalty: Math.max(0, (share - 0.15) / 0.07), caution: tension.cautions[0] };
+}
+
+function judgeStock({ top, bobbin, usage }: PairContext): Judgement {
+  if (!usage) return { penalty: 0 };
+  const same = top.id === bobbin.id;
+  const wants = [
+    { thread: top, m: usage.topM + (same ? usage.bobbinM : 0) },
+    ...(same ? [] : [{ thread: bobbin, m: usage.bobbinM }]),
+  ];
+  const short = wants.find((w) => w.thread.remainingM != null && w.thread.remainingM < w.m);
+  return short
+    ? {
+        penalty: 1,
+        caution: {
+          code: 'stock-short',
+          severity: 'warn',
+          text: `${name(short.thread)}: ${metres(short.thread.remainingM!)} left, ${metres(short.m)} wanted. Have another cone ready.`,
+        },
+      }
+    : { penalty: 0 };
+}
+
+export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [
+  { id: 'strength', judge: judgeStrength },
+  { id: 'bobbin-size', judge: judgeSize },
+  { id: 'bobbin-kind', judge: judgeKind },
+  { id: 'bobbin-colour', judge: judgeColour },
+  { id: 'stock', judge: judgeStock },
+];

@@ -1,0 +1,23 @@
+/** One sentence with a stable code, for a person to read and a program to recognise. */
+export interface Reason {
+  code: string;
+  text: string;
+}
+
+export type Severity = 'note' | 'warn' | 'stop';
+
+export interface Caution extends Reason {
+  severity: Severity;
+}
+
+/** Bad input to a core function: what is wrong, and where, as a dotted path. */
+export class CoreError extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+    readonly path = '',
+  ) {
+    super(message);
+    this.name = 'CoreError';
+  }
+}

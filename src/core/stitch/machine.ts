@@ -1,0 +1,29 @@
+export type Mode = 'cruise' | 'precision' | 'manual';
+export const MODES: readonly Mode[] = ['cruise', 'precision', 'manual'];
+export const MODE_LABEL: Record<Mode, string> = {
+  cruise: 'Cruise',
+  precision: 'Precision',
+  manual: 'Manual',
+};
+
+/** What of the machine the stitch depends on. Rates in stitches per minute. */
+export interface StitchMachine {
+  maxSpm: number;
+  idleMinSpm: number;
+  idleMaxSpm: number;
+  minSpi: number;
+  maxSpi: number;
+  modes: readonly Mode[];
+}
+
+/** Share of the top rate the hands may use, so that the needle is never outrun (judgement). */
+const HEADROOM = 0.9;
+
+/** Needle rate in stitches/min for a hand speed in in/s: n = 60·v·spi. */
+export const needleRateSpm = (handInPerS: number, spi: number): number => 60 * handInPerS * spi;
+
+/** Ceiling of hand speed in in/s: 0.9·n_max/(60·spi). */
+export const ceilingInPerS = (maxSpm: number, spi: number): number => (HEADROOM * maxSpm) / (60 * spi);
+
+/** Hand speed in in/s below which cruise shortens the stitches: n_idle/(60·spi). */
+export const idleSpeedInPerS = (idleSpm: number, spi: number): number => idleSpm / (60 * spi);

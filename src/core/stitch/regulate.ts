@@ -1,0 +1,174 @@
+import { PERFORATION_REFUSE, PERFORATION_WARN, KEEPS_HOLES, perforation } from '../needle/perforation';
+import type { Caution, Reason } from '../notes';
+import { holeMemory } from '../sandwich/sandwich';
+import { type Technique, techniques } from '../tables/techniques';
+import { clamp } from '../units/clamp';
+import { spiToMm } from '../units/length';
+import { curveFacts, type Curve, smoothRadiusIn, smoothSpi } from './curve';
+import { ceilingInPerS, idleSpeedInPerS, type Mode, needleRateSpm, type StitchMachine } from './machine';
+
+export type ModeRule = 'by-technique' | 'cruise' | 'precision' | 'manual';
+
+export interface RegulateRequest {
+  technique: string;
+  smallestRadiusIn?: number;
+  /** Pebble diameter or line spacing, inches; pebbles take their radius from it. */
+  spacingIn?: number;
+  /** A stitch length held by the quilter; nothing but the machine's range overrules it. */
+  spi?: number;
+  /** The studio's floor. */
+  floorSpi?: number;
+  machine: StitchMachine;
+  handInPerS?: number;
+  needleNm?: number;
+  top?: readonly string[];
+  modeRule?: ModeRule;
+}
+
+export interface Regulation {
+  spi: number;
+  stitchMm: number;
+  mode: Mode;
+  /** Idle rate in cruise, 0 in the other modes. */
+  idleSpm: number;
+  maxInPerS: number;
+  /** Needle rate at the usual hand speed; in manual it is the rate to set. */
+  spmAtHand: number;
+  turnDeg: number;
+  stitchesPerTurn: number | null;
+  curve: Curve;
+  reasons: Reason[];
+  cautions: Caution[];
+}
+
+/** Idle as a share of the needle rate at the usual hand speed (judgement). */
+const IDLE_SHARE = 0.35;
+/** How many stitches per inch a curve may add to the base. */
+const CURVE_RAISE = 2;
+const UNPICK_SLOW_SPI = 14;
+
+/** The smallest curve of a technique in inches, null when it sews straight lines. */
+export function radiusOf(t: Technique, smallestRadiusIn?: number, spacingIn?: number): number | null {
+  if (smallestRadiusIn != null) return smallestRadiusIn;
+  return t.radiusIn === 'half-spacing' ? (spacingIn ?? t.usualSpacingIn) / 2 : t.radiusIn;
+}
+
+function stitchesPerInch(request: RegulateRequest, t: Technique, radiusIn: number | null): number {
+  const { machine, needleNm, floorSpi = 0 } = request;
+  if (request.spi != null) return clamp(request.spi, machine.minSpi, machine.maxSpi);
+  const base = t.baseSpi;
+  const wanted = Math.max(
+    base,
+    floorSpi,
+    radiusIn === null ? base : Math.min(smoothSpi(radiusIn), base + CURVE_RAISE),
+  );
+  const whole = wanted > base ? Math.ceil(wanted - 1e-9) : wanted;
+  const perforates =
+    needleNm != null && holeMemory(request.top ?? []) >= KEEPS_HOLES
+      ? Math.floor((PERFORATION_REFUSE * 25.4) / (needleNm / 100))
+      : Infinity;
+  return clamp(Math.min(whole, perforates), machine.minSpi, machine.maxSpi);
+}
+
+function pickMode(rule: ModeRule, t: Technique, offered: readonly Mode[]): Mode {
+  const byTechnique: Mode = t.mode === 'cruise-low' ? 'cruise' : t.mode;
+  const wanted = rule === 'by-technique' ? byTechnique : rule;
+  const order: Mode[] = [wanted, 'cruise', 'precision', 'manual'];
+  return order.find((m) => offered.includes(m)) ?? 'manual';
+}
+
+/**
+ * Stitch length, mode, idle and speed limit for a technique on a machine.
+ * spi = max(base, floor, min(s_smooth, base + 2)), capped by the machine, and by perforation (0.60) on
+ * cloth that keeps holes when the needle is known. Speeds in in/s, rates in stitches/min.
+ * @example regulate({ technique: 'swirls', machine }).spi // 13
+ */
+export function regulate(request: RegulateRequest): Regulation {
+  const t = techniques.get(request.technique, 'technique');
+  const { machine, modeRule = 'by-technique' } = request;
+  const radiusIn = radiusOf(t, request.smallestRadiusIn, request.spacingIn);
+  const spi = stitchesPerInch(request, t, radiusIn);
+  const facts = curveFacts(radiusIn, spi);
+  const mode = pickMode(modeRule, t, machine.modes);
+  const hand = request.handInPerS ?? t.handInPerS;
+  const maxInPerS = ceilingInPerS(machine.maxSpm, spi);
+  const spmAtHand = needleRateSpm(hand, spi);
+  const idleSpm =
+    mode === 'cruise'
+      ? clamp(IDLE_SHARE * needleRateSpm(t.handInPerS, spi), machine.idleMinSpm, machine.idleMaxSpm)
+      : 0;
+  const result: Regulation = {
+    spi,
+    stitchMm: spiToMm(spi),
+    mode,
+    idleSpm,
+    maxInPerS,
+    spmAtHand,
+    turnDeg: facts.turnDeg,
+    stitchesPerTurn: facts.stitchesPerTurn,
+    curve: facts.curve,
+    reasons: [],
+    cautions: [],
+  };
+  remark(result, request, t, hand, radiusIn);
+  return result;
+}
+
+function remark(
+  out: Regulation,
+  request: RegulateRequest,
+  t: Technique,
+  hand: number,
+  radiusIn: number | null,
+) {
+  const { reasons, cautions } = out;
+  if (request.spi != null && request.spi !== out.spi)
+    cautions.push({
+      code: 'spi-outside-machine',
+      severity: 'warn',
+      text: `This machine sews ${request.machine.minSpi} to ${request.machine.maxSpi} per inch: ${out.spi} is taken.`,
+    });
+  if (out.spi > t.baseSpi && request.spi == null && radiusIn !== null)
+    reasons.push({
+      code: 'curve-raises',
+      text: `${out.spi} instead of ${t.baseSpi} per inch, for curves of ${fmt(radiusIn)} in radius.`,
+    });
+  if (out.curve === 'faceted' || out.curve === 'jagged')
+    reasons.push({
+      code: 'facets-remain',
+      text: `Curves tighter than ${fmt(smoothRadiusIn(out.spi))} in radius come out ${out.curve} at ${fmt(out.spi)} per inch.`,
+    });
+  if (hand > out.maxInPerS)
+    cautions.push({
+      code: 'hand-outruns-needle',
+      severity: 'warn',
+      text: `At ${fmt(hand)} in/s the needle falls behind: stay under ${fmt(out.maxInPerS)} in/s.`,
+    });
+  if (out.mode === 'cruise') {
+    const below = idleSpeedInPerS(out.idleSpm, out.spi);
+    const text = `Below ${fmt(below)} in/s the idle shortens the stitches${below > 0.6 * hand ? ', and your usual speed is near it' : ''}.`;
+    if (below > 0.6 * hand) cautions.push({ code: 'idle-shortens', severity: 'note', text });
+    else reasons.push({ code: 'idle-shortens', text });
+  }
+  if (out.mode === 'manual')
+    reasons.push({
+      code: 'manual-ratio',
+      text: `Set ${Math.round(out.spmAtHand)} stitches a minute and move ${fmt(hand)} in/s. Faster hands alone make longer stitches, a faster needle alone makes shorter ones.`,
+    });
+  if (out.spi > UNPICK_SLOW_SPI)
+    reasons.push({
+      code: 'slow-unpicking',
+      text: `${fmt(out.spi)} per inch takes ${(out.spi / 11).toFixed(1)} times as long to unpick as 11.`,
+    });
+  if (request.needleNm != null && holeMemory(request.top ?? []) >= KEEPS_HOLES) {
+    const share = perforation(request.needleNm, out.spi);
+    if (share > PERFORATION_WARN)
+      cautions.push({
+        code: 'perforation',
+        severity: 'warn',
+        text: `Holes take ${(share * 100).toFixed(0)} % of the line in cloth that keeps them.`,
+      });
+  }
+}
+
+const fmt = (n: number) => String(Number(n.toFixed(2)));

@@ -1,0 +1,70 @@
+import { table } from './lookup';
+
+/** Something in a zone, beside its cloth, that changes how it may be sewn. */
+export interface Feature {
+  id: string;
+  label: string;
+  /** Extra layers of top fabric. */
+  extraLayers: number;
+  /** Factor on firmness of the whole zone. */
+  firmness: number;
+  /** Factor on firmness at single spots only (seam crossings). */
+  firmnessAtSpots: number;
+  /** Factor on the needle's life. */
+  wear: number;
+  /** Rubs the thread. */
+  abrasive: boolean;
+  /** Sizes to go up from the best needle. */
+  largerNeedle: number;
+  foot: 'bowl' | null;
+  advice: string;
+}
+
+const feature = (id: string, label: string, advice: string, rest: Partial<Feature> = {}): Feature => ({
+  id,
+  label,
+  extraLayers: 0,
+  firmness: 1,
+  firmnessAtSpots: 1,
+  wear: 1,
+  abrasive: false,
+  largerNeedle: 0,
+  foot: null,
+  advice,
+  ...rest,
+});
+
+export const features = table<Feature>('Feature', [
+  feature('raised-applique', 'raised appliqué', 'Bowl foot, so that it glides over the edges.', {
+    extraLayers: 1,
+    foot: 'bowl',
+  }),
+  feature('dense-embroidery', 'dense embroidery', 'Hard on the needle: sew round it where it matters.', {
+    firmness: 1.6,
+    wear: 0.6,
+  }),
+  feature(
+    'plastic-print',
+    'plastic print',
+    'The print rubs the thread: larger needle, slow, and quilt round it where it matters.',
+    { abrasive: true, wear: 0.5, largerNeedle: 1 },
+  ),
+  feature('metallic-fabric', 'metallic fabric', 'Metal yarns rub the thread; sew slowly.', {
+    abrasive: true,
+    wear: 0.8,
+  }),
+  feature('beads', 'beads', 'Keep the needle off the beads.'),
+  feature('fusible-web', 'fusible web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
+  feature('glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
+  feature('bulky-seams', 'bulky seams', 'Slow down over the crossings or turn the handwheel.', {
+    firmnessAtSpots: 2,
+  }),
+  feature('pocket-open', 'pocket to stay open', 'Mark the pocket; stitch inside the flap, never across.'),
+  feature('knots', 'knots', 'Hold them down with lines between.'),
+  feature('full-area', 'full area', 'Quilt it down, denser.'),
+  feature(
+    'open-seam-pressed',
+    'seams pressed open',
+    'A ditch over an open seam cuts its threads: sew beside it.',
+  ),
+]);

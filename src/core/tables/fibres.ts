@@ -1,0 +1,93 @@
+import { table } from './lookup';
+
+/** A kind of thread fibre and finish: generic values of textile engineering, editable per cone later. */
+export interface Fibre {
+  id: string;
+  label: string;
+  densityGCm3: number;
+  /** Share of the round cross-section that is fibre, 0–1. */
+  packing: number;
+  tenacityCnTex: number;
+  tenacityRange: readonly [number, number];
+  /** How much lint it sheds, 0–3. */
+  lint: number;
+  /** Factor on the needle's life. */
+  needleWear: number;
+  /** 'spun' surfaces grip more and are counted in Ne; 'filament' ones in denier. */
+  surface: 'spun' | 'filament';
+  mono: boolean;
+  eye: 'standard' | 'large';
+  note: string;
+}
+
+const fibre = (
+  id: string,
+  label: string,
+  [densityGCm3, packing, tenacityCnTex]: [number, number, number],
+  tenacityRange: [number, number],
+  lint: number,
+  needleWear: number,
+  surface: 'spun' | 'filament',
+  note = '',
+  rest: Partial<Pick<Fibre, 'mono' | 'eye'>> = {},
+): Fibre => ({
+  id,
+  label,
+  densityGCm3,
+  packing,
+  tenacityCnTex,
+  tenacityRange,
+  lint,
+  needleWear,
+  surface,
+  mono: rest.mono ?? false,
+  eye: rest.eye ?? 'standard',
+  note,
+});
+
+export const fibres = table<Fibre>('Fibre', [
+  fibre(
+    'polyester-filament',
+    'polyester filament',
+    [1.38, 0.62, 38],
+    [33, 42],
+    0,
+    1,
+    'filament',
+    'Hot iron ok.',
+  ),
+  fibre('polyester-corespun', 'polyester core-spun', [1.38, 0.58, 42], [38, 46], 1, 1, 'spun'),
+  fibre('polyester-spun', 'spun polyester', [1.38, 0.52, 33], [28, 36], 2, 0.9, 'spun'),
+  fibre('cotton', 'cotton', [1.52, 0.57, 24], [20, 28], 2, 0.9, 'spun', 'Shrinks a little.'),
+  fibre('rayon', 'rayon', [1.5, 0.62, 16], [14, 20], 1, 1, 'filament', 'Weak when wet; no bleach.'),
+  fibre('silk', 'silk', [1.34, 0.62, 30], [26, 34], 0, 1, 'filament', 'Cool wash.'),
+  fibre(
+    'nylon-mono',
+    'nylon monofilament',
+    [1.14, 1, 45],
+    [40, 50],
+    0,
+    1,
+    'filament',
+    'Softens under a hot iron; stretches, low tension.',
+    { mono: true },
+  ),
+  fibre('polyester-mono', 'polyester monofilament', [1.38, 1, 40], [35, 45], 0, 1, 'filament', '', {
+    mono: true,
+  }),
+  fibre(
+    'metallic',
+    'metallic',
+    [1.5, 0.6, 15],
+    [10, 20],
+    1,
+    0.5,
+    'filament',
+    'Twists: large eye, slow, upright pull-off.',
+    { eye: 'large' },
+  ),
+  fibre('wool-blend', 'wool blend', [1.25, 0.45, 11], [8, 14], 3, 0.9, 'spun', 'Thick: large eye.', {
+    eye: 'large',
+  }),
+  fibre('soluble', 'water-soluble', [1.3, 0.55, 12], [12, 12], 1, 1, 'spun', 'For basting; keep dry.'),
+]);

@@ -1,0 +1,95 @@
+import { battings } from '@/core/tables/battings';
+import { fabrics } from '@/core/tables/fabrics';
+import { features } from '@/core/tables/features';
+import { fibres } from '@/core/tables/fibres';
+import { EYES, POINTS } from '@/core/tables/needles';
+import { FEET, techniques } from '@/core/tables/techniques';
+import { MODES } from '@/core/stitch/machine';
+
+/** The part of JSON Schema (draft 7) used here. */
+export interface Schema {
+  type?: string | string[];
+  description?: string;
+  properties?: Record<string, Schema>;
+  required?: string[];
+  additionalProperties?: boolean | Schema;
+  propertyNames?: Schema;
+  items?: Schema;
+  enum?: readonly (string | number)[];
+  minimum?: number;
+  maximum?: number;
+  exclusiveMinimum?: number;
+  minItems?: number;
+  maxItems?: number;
+  maxLength?: number;
+  pattern?: string;
+}
+
+/** An object of known fields; a name ending in ? is optional. Unknown fields are errors. */
+export function object(fields: Record<string, Schema>): Schema {
+  const properties = Object.fromEntries(Object.entries(fields).map(([k, v]) => [k.replace(/\?$/, ''), v]));
+  return {
+    type: 'object',
+    properties,
+    required: Object.keys(fields).filter((k) => !k.endsWith('?')),
+    additionalProperties: false,
+  };
+}
+
+/** A response: the fields named are always there, and more may be. */
+export const answer = (fields: Record<string, Schema>): Schema => ({
+  ...object(fields),
+  additionalProperties: true,
+});
+
+export const list = (items: Schema, rest: Partial<Schema> = {}): Schema => ({
+  type: 'array',
+  items,
+  maxItems: 5000,
+  ...rest,
+});
+export const oneOf = (ids: readonly (string | number)[]): Schema => ({ enum: ids });
+export const within = (minimum: number, maximum: number, description?: string): Schema => ({
+  type: 'number',
+  minimum,
+  maximum,
+  ...(description ? { description } : {}),
+});
+export const above0 = (maximum: number): Schema => ({ type: 'number', exclusiveMinimum: 0, maximum });
+export const text = (maxLength = 200): Schema => ({ type: 'string', maxLength });
+export const bool: Schema = { type: 'boolean' };
+export const num: Schema = { type: 'number' };
+export const nullable = (type: string): Schema => ({ type: [type, 'null'] });
+
+export const tex = within(1, 1000, 'g/km');
+export const fibreId = oneOf(fibres.ids);
+export const fabricId = oneOf(fabrics.ids);
+export const battingId = oneOf(battings.ids);
+export const featureId = oneOf(features.ids);
+export const techniqueId = oneOf(techniques.ids);
+export const footId = oneOf(FEET);
+export const eye = oneOf(EYES);
+export const point = oneOf(POINTS);
+export const hex: Schema = { type: 'string', pattern: '^#[0-9a-fA-F]{6}$' };
+export const spi = within(1, 40, 'stitches per inch');
+export const needleNm = within(40, 200, 'blade diameter in 1/100 mm');
+export const radiusIn = above0(100);
+export const spacingIn = above0(200);
+export const areaIn2 = above0(1_000_000);
+export const lengthIn = above0(10_000_000);
+export const share = within(0, 1_000_000);
+export const nmRange: Schema = { type: 'array', items: needleNm, minItems: 2, maxItems: 2 };
+export const thread = object({ tex, fibre: fibreId });
+export const bobbinMm = object({ od: above0(100), core: above0(100), width: above0(100) });
+export const machineFields = {
+  maxSpm: within(100, 10000),
+  idleMinSpm: within(0, 10000),
+  idleMaxSpm: within(0, 10000),
+  minSpi: spi,
+  maxSpi: spi,
+  modes: list(oneOf(MODES), { minItems: 1 }),
+};
+export const reasons = list(object({ code: text(), text: text(2000) }));
+export const cautions = list(
+  object({ code: text(), text: text(2000), severity: oneOf(['note', 'warn', 'stop']) }),
+);

@@ -1,0 +1,283 @@
+import { rankColours } from '@/core/colour/rank';
+import { density } from '@/core/density/density';
+import { match } from '@/core/match/match';
+import { chooseNeedle } from '@/core/needle/needle';
+import { regulate } from '@/core/stitch/regulate';
+import { DIRECTIONS, nextTension } from '@/core/tension/next';
+import { startTension } from '@/core/tension/start';
+import { describeThread } from '@/core/thread/describe';
+import { usage } from '@/core/usage/usage';
+import * as s from './schema-parts';
+
+/** A verb of the command line: what it takes, what it gives, and the core function behind it. */
+export interface Verb {
+  summary: string;
+  request: s.Schema;
+  response: s.Schema;
+  run(request: never): object;
+}
+
+const verb = <Request>(
+  summary: string,
+  request: s.Schema,
+  response: s.Schema,
+  run: (r: Request) => object,
+): Verb => ({
+  summary,
+  request,
+  response,
+  run: run as Verb['run'],
+});
+
+const machine = s.object(s.machineFields);
+const topFabrics = s.list(s.fabricId, { minItems: 1 });
+const setupShape = s.answer({
+  topId: s.text(),
+  bobbinId: s.text(),
+  needle: s.object({ nm: s.num, us: s.nullable('number'), eye: s.eye, point: s.point }),
+  foot: s.footId,
+  spi: s.num,
+  stitchMm: s.num,
+  mode: s.oneOf(['cruise', 'precision', 'manual']),
+  idleSpm: s.num,
+  maxInPerS: s.num,
+  topGf: s.num,
+  bobbinGf: s.num,
+  score: s.num,
+  parts: { type: 'object', additionalProperties: s.num },
+  reasons: s.reasons,
+  cautions: s.cautions,
+});
+const step = s.within(-3, 3);
+const start = s.object({
+  topGf: s.above0(2000),
+  bobbinGf: s.above0(500),
+  ratio: s.above0(200),
+  sd: s.above0(5),
+});
+
+type NeedleVerb = Omit<Parameters<typeof chooseNeedle>[0], 'sandwich'> & {
+  top: string[];
+  backing?: string;
+  battingId: string;
+  features?: string[];
+};
+type TensionStartVerb = Omit<Parameters<typeof startTension>[0], 'sandwich'> & {
+  sandwich: { top: string[]; battingId: string; backing: string };
+};
+const asTop = (ids: readonly string[]) => ids.map((fabric) => ({ fabric }));
+
+export const VERBS: Record<string, Verb> = {
+  thread: verb(
+    'read a thread’s label: tex, every count, diameter, breaking load',
+    s.object({
+      'label?': s.text(),
+      fibre: s.fibreId,
+      'netG?': s.above0(10_000),
+      'lengthM?': s.above0(1_000_000),
+    }),
+    s.answer({
+      tex: s.num,
+      basis: s.oneOf(['measured', 'tex', 'den', 'ne', 'nm', 'ticket', 'wt']),
+      uncertain: s.bool,
+      dtex: s.num,
+      den: s.num,
+      ne: s.num,
+      nm: s.num,
+      wt: s.num,
+      ticket: s.num,
+      diameterMm: s.num,
+      breakGf: s.num,
+    }),
+    describeThread,
+  ),
+  needle: verb(
+    'choose the needle for a thread, a stitch length and a sandwich',
+    s.object({
+      thread: s.object({ tex: s.tex, fibre: s.fibreId, 'labelNeedleNm?': s.nmRange }),
+      spi: s.spi,
+      top: topFabrics,
+      'backing?': s.fabricId,
+      battingId: s.battingId,
+      'features?': s.list(s.featureId),
+      'owned?': s.list(s.needleNm),
+      'eye?': s.eye,
+      'labelRule?': s.oneOf(['obey', 'weigh']),
+    }),
+    s.answer({
+      best: { type: ['object', 'null'] },
+      sizes: s.list(
+        s.answer({
+          nm: s.num,
+          us: s.nullable('number'),
+          eyeRatio: s.num,
+          flexIndex: s.num,
+          perforation: s.num,
+          verdict: s.oneOf(['best', 'usable', 'refused']),
+        }),
+      ),
+    }),
+    ({ top, backing, battingId, features, ...rest }: NeedleVerb) =>
+      chooseNeedle({ ...rest, sandwich: { top: asTop(top), backing, battingId, features } }),
+  ),
+  regulate: verb(
+    'stitches per inch, mode, idle and speed limit for a technique',
+    s.object({
+      technique: s.techniqueId,
+      'smallestRadiusIn?': s.radiusIn,
+      'spacingIn?': s.spacingIn,
+      'spi?': s.spi,
+      'floorSpi?': s.spi,
+      machine,
+      'handInPerS?': s.above0(30),
+      'needleNm?': s.needleNm,
+      'top?': topFabrics,
+      'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
+    }),
+    s.answer({
+      spi: s.num,
+      stitchMm: s.num,
+      mode: s.oneOf(['cruise', 'precision', 'manual']),
+      idleSpm: s.num,
+      maxInPerS: s.num,
+      spmAtHand: s.num,
+      turnDeg: s.num,
+      stitchesPerTurn: s.nullable('number'),
+      curve: s.oneOf(['smooth', 'faceted', 'jagged', 'straight']),
+    }),
+    regulate,
+  ),
+  'tension-start': verb(
+    'the first top and bobbin tension to try',
+    s.object({
+      top: s.thread,
+      bobbin: s.thread,
+      needleNm: s.needleNm,
+      'eye?': s.eye,
+      sandwich: s.object({
+        top: topFabrics,
+        battingId: s.battingId,
+        backing: s.fabricId,
+        'features?': s.list(s.featureId),
+      }),
+      'learned?': s.object({ mean: s.within(-3, 3), sd: s.above0(5) }),
+    }),
+    s.answer({ topGf: s.num, bobbinGf: s.num, ratio: s.num, sd: s.num }),
+    ({ sandwich, ...rest }: TensionStartVerb) =>
+      startTension({ ...rest, sandwich: { ...sandwich, top: asTop(sandwich.top) } }),
+  ),
+  'tension-next': verb(
+    'the next tension to set, from the test stitches sewn so far',
+    s.object({
+      start,
+      thicknessMm: s.within(0.1, 50),
+      breakGf: s.above0(100_000),
+      tests: s.list(
+        s.object({
+          topGf: s.above0(2000),
+          bobbinGf: s.above0(500),
+          verdicts: s.object(
+            Object.fromEntries(DIRECTIONS.map((d) => [`${d}?`, { ...step, type: 'integer' }])),
+          ),
+        }),
+        { maxItems: 200 },
+      ),
+    }),
+    s.answer({
+      done: s.bool,
+      topGf: s.num,
+      bobbinGf: s.num,
+      change: s.oneOf(['loosen-top', 'tighten-top', 'loosen-bobbin', 'tighten-bobbin', 'keep']),
+      ratioLow: s.num,
+      ratioHigh: s.num,
+      pBalanced: s.num,
+    }),
+    nextTension,
+  ),
+  match: verb(
+    'the best set-ups of a shelf for a zone, with reasons and cautions',
+    s.object({
+      zone: s.object({
+        top: s.list(s.object({ fabric: s.fabricId, 'hex?': s.hex, 'share?': s.share })),
+        'features?': s.list(s.featureId),
+        backing: s.fabricId,
+        battingId: s.battingId,
+        technique: s.techniqueId,
+        'spacingIn?': s.spacingIn,
+        'smallestRadiusIn?': s.radiusIn,
+        'areaIn2?': s.areaIn2,
+        'lengthIn?': s.lengthIn,
+        visibility: s.oneOf(['sink', 'texture', 'show']),
+        use: s.oneOf(['bed', 'baby', 'wall', 'show', 'garment', 'other']),
+      }),
+      machine: s.object({ ...s.machineFields, feet: s.list(s.footId), bobbinMm: s.bobbinMm }),
+      threads: s.list(
+        s.object({
+          id: s.text(),
+          tex: s.tex,
+          fibre: s.fibreId,
+          'hex?': s.hex,
+          'remainingM?': s.within(0, 1_000_000),
+          'role?': s.oneOf(['top', 'bobbin', 'both']),
+          'labelNeedleNm?': s.nmRange,
+          'name?': s.text(),
+        }),
+      ),
+      'needles?': s.list(s.object({ nm: s.needleNm, eye: s.eye, point: s.point })),
+      'preferences?': s.object({
+        'bobbin?': s.oneOf(['fine', 'same']),
+        'labelRule?': s.oneOf(['obey', 'weigh']),
+        'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
+        'floorSpi?': s.spi,
+      }),
+      'limit?': { type: 'integer', minimum: 1, maximum: 500 },
+    }),
+    s.answer({ setups: s.list(setupShape), cautions: s.cautions }),
+    match,
+  ),
+  density: verb(
+    'line density, sewn length and open gaps of zones against the batting',
+    s.object({
+      battingId: s.battingId,
+      zones: s.list(
+        s.object({
+          id: s.text(),
+          technique: s.techniqueId,
+          spacingIn: s.spacingIn,
+          areaIn2: s.areaIn2,
+          'lengthIn?': s.lengthIn,
+          'topTex?': s.tex,
+          'fibre?': s.fibreId,
+        }),
+      ),
+      'evenness?': s.within(1, 100),
+    }),
+    s.answer({ zones: s.list({ type: 'object' }), evenness: s.num, limit: s.num, ok: s.bool }),
+    density,
+  ),
+  usage: verb(
+    'thread, bobbins and stitches for a sewn length',
+    s.object({
+      sewnLengthIn: s.above0(10_000_000),
+      spi: s.spi,
+      thicknessMm: s.within(0.1, 50),
+      starts: { type: 'integer', minimum: 0, maximum: 1_000_000 },
+      top: s.thread,
+      bobbin: s.thread,
+      bobbinMm: s.bobbinMm,
+      'prewound?': s.bool,
+    }),
+    s.answer({ topM: s.num, bobbinM: s.num, bobbins: s.num, bobbinCapacityM: s.num, stitches: s.num }),
+    usage,
+  ),
+  colour: verb(
+    'rank thread colours against a zone’s fabrics, to sink or to show',
+    s.object({
+      fabrics: s.list(s.object({ hex: s.hex, share: s.share }), { minItems: 1 }),
+      threads: s.list(s.object({ id: s.text(), hex: s.hex, 'diameterMm?': s.above0(10) })),
+      aim: s.oneOf(['sink', 'show']),
+    }),
+    s.answer({ ranked: s.list({ type: 'object' }) }),
+    (request: Parameters<typeof rankColours>[0]) => ({ ranked: rankColours(request) }),
+  ),
+};
