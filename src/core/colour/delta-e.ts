@@ -1,7 +1,8 @@
-import { converter, differenceCiede2000 } from 'culori';
+import { differenceCiede2000, modeLab65, modeRgb, useMode as withMode } from 'culori/fn';
 import { CoreError } from '../notes';
 
-const toLab = converter('lab65');
+withMode(modeRgb);
+const toLab = withMode(modeLab65);
 const ciede2000 = differenceCiede2000();
 
 /** CIELAB under D65. */

@@ -1,0 +1,43 @@
+import { readFaults } from '@/data/faults';
+import { readQuilt } from '@/data/quilts';
+import { readSetups } from '@/data/setups';
+import type { Sql } from '@/data/sql';
+import { readShelf } from '@/data/studio';
+import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
+import { readZones } from '@/data/zones';
+
+/** How far a zone's set-up has come. */
+export type ZoneState = 'to match' | 'matched' | 'testing' | 'proven';
+
+export interface QuiltView {
+  quilt: Quilt;
+  zones: Zone[];
+  setups: Map<string, ChosenSetup>;
+  states: Map<string, ZoneState>;
+  faults: Fault[];
+  shelf: Cone[];
+}
+
+export const zoneState = (setup: ChosenSetup | undefined): ZoneState =>
+  !setup ? 'to match' : setup.provenAt ? 'proven' : setup.rounds > 0 ? 'testing' : 'matched';
+
+/** Everything a quilt's pages share; null when there is no such quilt. */
+export async function readQuiltView(sql: Sql, id: string): Promise<QuiltView | null> {
+  const [quilt, zones, setupRows, faults, shelf] = await Promise.all([
+    readQuilt(sql, id),
+    readZones(sql, id),
+    readSetups(sql, id),
+    readFaults(sql, id),
+    readShelf(sql),
+  ]);
+  if (!quilt) return null;
+  const setups = new Map(setupRows.map((s) => [s.zoneId, s]));
+  return {
+    quilt,
+    zones,
+    setups,
+    faults,
+    shelf,
+    states: new Map(zones.map((z) => [z.id, zoneState(setups.get(z.id))])),
+  };
+}

@@ -1,0 +1,131 @@
+import 'reflect-metadata';
+import { IsInt, IsUUID, Min } from 'class-validator';
+import { v7 as uuidv7 } from 'uuid';
+import { match } from '@/core/match/match';
+import type { Setup } from '@/core/match/setup';
+import { readQuilt } from '@/data/quilts';
+import { once } from '@/data/receipts';
+import { insertSetup, readSetup } from '@/data/setups';
+import { db, type Sql } from '@/data/sql';
+import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
+import { readZones } from '@/data/zones';
+import { matchRequest } from './zone-brief';
+import { conflict, done, refuse, type Result } from './result';
+import { check } from './validate';
+
+/** The choice of a set-up: which pair of threads; everything else is worked out again on the server. */
+export class ChooseSetup {
+  @IsUUID(undefined, { message: 'This form has lost its key. Reload the page; nothing was stored.' })
+  key!: string;
+
+  @IsUUID(undefined, { message: 'This quilt is not known. Go back to the Rack.' })
+  quiltId!: string;
+
+  @IsUUID(undefined, { message: 'Pick a zone first.' })
+  zoneId!: string;
+
+  @IsUUID(undefined, { message: 'Pick a top thread.' })
+  topId!: string;
+
+  @IsUUID(undefined, { message: 'Pick a bobbin thread.' })
+  bobbinId!: string;
+
+  /** The version of the card this window showed; 0 when there was none. */
+  @IsInt({ message: 'Reload the page; this card’s version is missing.' })
+  @Min(0, { message: 'Reload the page; this card’s version is missing.' })
+  seenVersion!: number;
+}
+
+/** The set-ups the core finds for a zone; as many as asked for, best first. */
+export async function setupsForZone(sql: Sql, quiltId: string, zoneId: string, limit: number) {
+  const quilt = await readQuilt(sql, quiltId);
+  if (!quilt) return null;
+  const [zones, machine, shelf, drawer, studio] = await Promise.all([
+    readZones(sql, quiltId),
+    readMachine(sql, quilt.machineId),
+    readShelf(sql),
+    readDrawer(sql),
+    readStudio(sql),
+  ]);
+  const zone = zones.find((z) => z.id === zoneId);
+  if (!zone || !studio) return null;
+  return match({ ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit });
+}
+
+const asRow = (s: Setup, zoneId: string, version: number) => ({
+  id: uuidv7(),
+  zoneId,
+  version,
+  topId: s.topId,
+  bobbinId: s.bobbinId,
+  needleNm: s.needle.nm,
+  needleEye: s.needle.eye,
+  needlePoint: s.needle.point,
+  foot: s.foot,
+  spi: s.spi,
+  mode: s.mode,
+  idleSpm: s.idleSpm,
+  maxInPerS: s.maxInPerS,
+  topGf: s.topGf,
+  bobbinGf: s.bobbinGf,
+  ratio: s.ratio,
+  ratioSd: s.ratioSd,
+});
+
+const EVERY_PAIR = 5000;
+
+/** Writes a zone's setting card. A card that already stands with the same threads is kept, tests and all. */
+export async function chooseSetup(input: unknown): Promise<Result<{ setupId: string; version: number }>> {
+  const checked = await check(ChooseSetup, input);
+  if (!checked.ok) return checked;
+  const { key, quiltId, zoneId, topId, bobbinId, seenVersion } = checked.value;
+  return once<Result<{ setupId: string; version: number }>>(
+    db(),
+    key,
+    'choose-setup',
+    async (tx) => {
+      const now = await readSetup(tx, zoneId);
+      if ((now?.version ?? 0) !== seenVersion)
+        return conflict(
+          'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
+        );
+      const found = await setupsForZone(tx, quiltId, zoneId, EVERY_PAIR);
+      if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
+      const chosen = found.setups.find((s) => s.topId === topId && s.bobbinId === bobbinId);
+      if (!chosen)
+        return refuse(
+          'That pair of threads does not suit this zone, or left the shelf. Pick another.',
+          'topId',
+        );
+      if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
+      const row = asRow(chosen, zoneId, seenVersion + 1);
+      if (!(await insertSetup(tx, row)))
+        return conflict(
+          'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
+        );
+      await tx`update quilt set step = 'match' where id = ${quiltId} and step = 'take-in'`;
+      return done({ setupId: row.id, version: row.version });
+    },
+    (answer) => answer.ok,
+  );
+}
+
+const sameCard = (
+  now: {
+    topId: string;
+    bobbinId: string;
+    needleNm: number;
+    needleEye: string;
+    spi: number;
+    foot: string;
+    mode: string;
+  },
+  s: Setup,
+) =>
+  now.topId === s.topId &&
+  now.bobbinId === s.bobbinId &&
+  now.needleNm === s.needle.nm &&
+  now.needleEye === s.needle.eye &&
+  now.spi === s.spi &&
+  now.foot === s.foot &&
+  now.mode === s.mode;

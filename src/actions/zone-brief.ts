@@ -1,0 +1,66 @@
+import { areaOf } from '@/core/geometry/polygon';
+import type { MatchRequest, MatchZone } from '@/core/match/request';
+import type { Sandwich } from '@/core/sandwich/sandwich';
+import type { Cone, DrawerNeedle, Machine, Quilt, Studio, Zone } from '@/data/types';
+
+/** A stored zone as the core sees it. */
+export const zoneForCore = (
+  zone: Zone,
+  quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind'>,
+): MatchZone => ({
+  top: zone.fabrics.map((f) => ({ fabric: f.kind, hex: f.hex, share: f.share })),
+  features: zone.features,
+  backing: quilt.backingKind,
+  battingId: quilt.battingKind,
+  technique: zone.technique,
+  spacingIn: zone.spacingIn,
+  smallestRadiusIn: zone.smallestRadiusIn ?? undefined,
+  lengthIn: zone.lengthIn ?? undefined,
+  areaIn2: areaOf(zone.geometry),
+  visibility: zone.visibility,
+  use: quilt.use,
+});
+
+/** The layers of a zone. */
+export const sandwichOf = (zone: Zone, quilt: Pick<Quilt, 'backingKind' | 'battingKind'>): Sandwich => ({
+  top: zone.fabrics.map((f) => ({ fabric: f.kind, share: f.share })),
+  battingId: quilt.battingKind,
+  backing: quilt.backingKind,
+  features: zone.features,
+});
+
+export const coneName = (cone: Pick<Cone, 'line' | 'colour'>) => `${cone.line} ${cone.colour}`;
+
+/** Everything the core weighs for one zone: the zone, the machine, the shelf, the drawer, the studio's schools. */
+export function matchRequest(
+  zone: Zone,
+  quilt: Quilt,
+  at: { machine: Machine; shelf: readonly Cone[]; drawer: readonly DrawerNeedle[]; studio: Studio },
+): MatchRequest {
+  const { machine, shelf, drawer, studio } = at;
+  return {
+    zone: zoneForCore(zone, quilt),
+    machine: {
+      ...machine,
+      bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+    },
+    threads: shelf.map((c) => ({
+      id: c.id,
+      name: coneName(c),
+      tex: c.tex,
+      fibre: c.fibre,
+      hex: c.hex ?? undefined,
+      remainingM: c.remainingM ?? undefined,
+      role: c.role,
+      labelNeedleNm:
+        c.needleMinNm !== null && c.needleMaxNm !== null ? [c.needleMinNm, c.needleMaxNm] : undefined,
+    })),
+    needles: drawer,
+    preferences: {
+      bobbin: studio.bobbinSchool,
+      labelRule: studio.labelRule,
+      modeRule: studio.modeRule,
+      floorSpi: studio.floorSpi,
+    },
+  };
+}

@@ -1,0 +1,49 @@
+import { format, parseISO } from 'date-fns';
+import { readRackView } from '@/actions/rack';
+import { db } from '@/data/sql';
+import { Empty } from '@/ui/kit/Empty';
+import { ShownKey } from '@/ui/kit/Shown';
+import { HandList } from '@/ui/rack/HandList';
+import { OnFrame } from '@/ui/rack/OnFrame';
+import { RackRail } from '@/ui/rack/RackRail';
+
+export const metadata = { title: 'Rack' };
+
+export default async function RackPage() {
+  const view = await readRackView(db(), new Date());
+  if (!view || view.rails.every((r) => r.quilts.length === 0))
+    return (
+      <Empty title="The Rack is empty">
+        Every quilt that comes in hangs here as a spool, by the week it is due. Start the program with its
+        demo studio to see one.
+      </Empty>
+    );
+  return (
+    <div className="grid min-h-[calc(100dvh-60px)] lg:grid-cols-[minmax(0,1fr)_minmax(360px,444px)]">
+      <div className="px-6 pt-3">
+        <h1 className="sr-only">The Rack of {view.studio.name}</h1>
+        {view.rails.map((r) => (
+          <RackRail key={r.title} rail={r} />
+        ))}
+        <ShownKey className="pb-3" />
+      </div>
+      <aside className="border-l bg-cloth px-5 pt-4">
+        <div className="flex items-baseline justify-between">
+          <h2 className="text-20">On the frame now</h2>
+          {view.onFrame && (
+            <span className="text-13 text-ink2">
+              since {format(parseISO(view.onFrame.quilt.onFrameSince!), 'EEE d MMM')}
+            </span>
+          )}
+        </div>
+        {view.onFrame ? (
+          <OnFrame framed={view.onFrame} />
+        ) : (
+          <p className="mt-2 border-b pb-4 text-ink2">The frame is free.</p>
+        )}
+        <h2 className="mt-4 mb-1 text-20">Needs your hand</h2>
+        <HandList lines={view.hand} />
+      </aside>
+    </div>
+  );
+}

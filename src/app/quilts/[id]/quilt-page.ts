@@ -1,0 +1,20 @@
+import { isUUID } from 'class-validator';
+import { notFound } from 'next/navigation';
+import { readQuiltView } from '@/actions/quilt-view';
+import { db } from '@/data/sql';
+import { readMachine } from '@/data/studio';
+
+export interface QuiltPageProps {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ zone?: string }>;
+}
+
+/** What every page of a quilt reads: the quilt, its machine, and the zone picked (the first when none is). */
+export async function readQuiltPage({ params, searchParams }: QuiltPageProps) {
+  const [{ id }, { zone: wanted }] = await Promise.all([params, searchParams]);
+  const view = isUUID(id) ? await readQuiltView(db(), id) : null;
+  if (!view) notFound();
+  const machine = await readMachine(db(), view.quilt.machineId);
+  const zone = view.zones.find((z) => z.id === wanted) ?? view.zones[0];
+  return { view, machine, zone };
+}

@@ -1,0 +1,50 @@
+import { readSearch } from '@/actions/tests';
+import { db } from '@/data/sql';
+import { CLEAR } from '@/ui/draw/colour';
+import { ButtonLink } from '@/ui/kit/Button';
+import { Empty } from '@/ui/kit/Empty';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { TestBench } from '@/ui/test-strip/TestBench';
+import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
+
+export const metadata = { title: 'Test' };
+
+export default async function TestPage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt, shelf } = view;
+  const setup = zone && view.setups.get(zone.id);
+  const search = zone && setup && (await readSearch(db(), quilt.id, zone.id, setup));
+  const hexOf = (id: string | undefined) => shelf.find((c) => c.id === id)?.hex ?? CLEAR;
+  return (
+    <QuiltFrame view={view} machine={machine} step="test" zoneId={zone?.id} page="test">
+      {zone && setup && search ? (
+        <TestBench
+          key={`${setup.id}-${search.rounds.length}`}
+          quilt={{ id: quilt.id, name: quilt.name }}
+          zone={{ id: zone.id, name: zone.name, letter: zone.letter }}
+          setup={setup}
+          search={search}
+          colours={{
+            top: hexOf(setup.topId),
+            bobbin: hexOf(setup.bobbinId),
+            cloth: zone.fabrics[0]?.hex ?? '#ede8dc',
+            backing: quilt.backingHex ?? '#d8cfbb',
+          }}
+        />
+      ) : (
+        <Empty
+          title={zone ? `No set-up for ${zone.name} yet` : 'No zones yet'}
+          act={
+            zone && (
+              <ButtonLink look="act" href={`/quilts/${quilt.id}/match?zone=${zone.id}`}>
+                Match {zone.name}
+              </ButtonLink>
+            )
+          }
+        >
+          A test stitch is sewn with one set-up. Choose it on Match; the first tensions to try come with it.
+        </Empty>
+      )}
+    </QuiltFrame>
+  );
+}

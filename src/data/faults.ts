@@ -1,0 +1,45 @@
+import type { Sql } from './sql';
+import type { Fault, FaultStatus } from './types';
+
+const selectFault = (sql: Sql) => sql`
+  select f.id, f.quilt_id, f.zone_id, z.letter as zone_letter, f.n, f.x_in, f.y_in, f.pass, f.direction, f.note,
+         f.status, f.noticed_at, f.version,
+         array(select symptom from fault_symptom s where s.fault_id = f.id order by symptom) as symptoms
+  from fault f left join zone z on z.id = f.zone_id`;
+
+/** A quilt's faults, in the order they were noted. */
+export const readFaults = (sql: Sql, quiltId: string): Promise<Fault[]> => sql<Fault[]>`
+  ${selectFault(sql)} where f.quilt_id = ${quiltId} order by f.n`;
+
+/** Open faults of every quilt. */
+export const readOpenFaults = (sql: Sql): Promise<Fault[]> => sql<Fault[]>`
+  ${selectFault(sql)} where f.status = 'open' order by f.noticed_at`;
+
+export type NewFault = Omit<Fault, 'n' | 'zoneLetter' | 'version' | 'status' | 'noticedAt'> & {
+  status?: FaultStatus;
+  noticedAt?: Date;
+};
+
+/** Stores a fault with the quilt's next number. The quilt's row is locked, so numbers never collide. */
+export async function insertFault(sql: Sql, f: NewFault): Promise<number> {
+  await sql`select 1 from quilt where id = ${f.quiltId} for update`;
+  const [row] = await sql<{ n: number }[]>`
+    insert into fault (id, quilt_id, zone_id, n, x_in, y_in, pass, direction, note, status, noticed_at)
+    select ${f.id}, ${f.quiltId}, ${f.zoneId}, coalesce(max(n), 0) + 1, ${f.xIn}, ${f.yIn}, ${f.pass},
+           ${f.direction}, ${f.note}, ${f.status ?? 'open'}, ${f.noticedAt ?? new Date()}
+    from fault where quilt_id = ${f.quiltId} returning n`;
+  await sql`insert into fault_symptom (fault_id, symptom) select ${f.id}, unnest(${f.symptoms}::text[])`;
+  return row!.n;
+}
+
+/** Sets a fault's state when its version is still the one seen; false when it has changed meanwhile. */
+export async function updateFaultStatus(
+  sql: Sql,
+  id: string,
+  version: number,
+  status: FaultStatus,
+): Promise<boolean> {
+  const rows = await sql`
+    update fault set status = ${status}, version = version + 1 where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}

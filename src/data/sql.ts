@@ -1,0 +1,27 @@
+import postgres from 'postgres';
+
+export type Sql = postgres.Sql | postgres.TransactionSql;
+
+const holder = globalThis as { tidySpoolSql?: postgres.Sql };
+
+/** Postgres.js as this app uses it: camelCase in code, snake_case in SQL, dates as ISO text. */
+export function connect(url: string, max = 10): postgres.Sql {
+  return postgres(url, {
+    max,
+    idle_timeout: 60,
+    connect_timeout: 10,
+    onnotice: () => {},
+    transform: { ...postgres.camel, undefined: null },
+    types: {
+      // A date has no hour and no zone: keep it as the text it is.
+      date: { to: 1082, from: [1082], serialize: (x: string) => x, parse: (x: string) => x },
+    },
+  });
+}
+
+/** The one pool of this process. DATABASE_URL says which database. */
+export function db(): postgres.Sql {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set; ./start sets it.');
+  return (holder.tidySpoolSql ??= connect(url));
+}

@@ -1,0 +1,58 @@
+import type { Sql } from './sql';
+import type { TestRound } from './types';
+import { DIRECTIONS } from '@/core/tension/next';
+import type { Verdict } from '@/core/tension/probit';
+
+type Row = Omit<TestRound, 'verdicts'> & Record<(typeof DIRECTIONS)[number], Verdict | null>;
+
+const asRound = ({ away, toward, left, right, curve, point, ...rest }: Row): TestRound => {
+  const judged = { away, toward, left, right, curve, point };
+  return {
+    ...rest,
+    verdicts: Object.fromEntries(DIRECTIONS.flatMap((d) => (judged[d] === null ? [] : [[d, judged[d]]]))),
+  };
+};
+
+/** The test rounds of a set-up, in order. */
+export async function readRounds(sql: Sql, setupId: string): Promise<TestRound[]> {
+  const rows = await sql<Row[]>`
+    select id, setup_id, n, top_gf, bobbin_gf, away, toward, "left", "right", curve, point, note, sewn_at
+    from test_round where setup_id = ${setupId} order by n`;
+  return rows.map(asRound);
+}
+
+export type NewRound = Omit<TestRound, 'sewnAt'> & { sewnAt?: Date };
+
+/** Adds a round; false when that number was already taken. */
+export async function insertRound(sql: Sql, r: NewRound): Promise<boolean> {
+  const v = r.verdicts;
+  const rows = await sql`
+    insert into test_round (id, setup_id, n, top_gf, bobbin_gf, away, toward, "left", "right", curve, point, note, sewn_at)
+    values (${r.id}, ${r.setupId}, ${r.n}, ${r.topGf}, ${r.bobbinGf}, ${v.away ?? null}, ${v.toward ?? null},
+            ${v.left ?? null}, ${v.right ?? null}, ${v.curve ?? null}, ${v.point ?? null}, ${r.note},
+            ${r.sewnAt ?? new Date()})
+    on conflict (setup_id, n) do nothing returning id`;
+  return rows.length === 1;
+}
+
+export interface NewProof {
+  setupId: string;
+  roundId: string;
+  topGf: number;
+  bobbinGf: number;
+  lnRatioMean: number;
+  lnRatioSd: number;
+  provenAt?: Date;
+}
+
+/** What the finished search proved; a later round on the same set-up replaces it. */
+export const upsertProof = (sql: Sql, p: NewProof) => sql`
+  insert into proof (setup_id, round_id, top_gf, bobbin_gf, ln_ratio_mean, ln_ratio_sd, proven_at)
+  values (${p.setupId}, ${p.roundId}, ${p.topGf}, ${p.bobbinGf}, ${p.lnRatioMean}, ${p.lnRatioSd},
+          ${p.provenAt ?? new Date()})
+  on conflict (setup_id) do update set round_id = excluded.round_id, top_gf = excluded.top_gf,
+    bobbin_gf = excluded.bobbin_gf, ln_ratio_mean = excluded.ln_ratio_mean,
+    ln_ratio_sd = excluded.ln_ratio_sd, proven_at = excluded.proven_at`;
+
+/** Takes the proof back, when a later test no longer balances. */
+export const deleteProof = (sql: Sql, setupId: string) => sql`delete from proof where setup_id = ${setupId}`;

@@ -1,0 +1,224 @@
+import type postgres from 'postgres';
+import { addDays, endOfWeek, format, subDays, subHours } from 'date-fns';
+import { v7 as uuidv7 } from 'uuid';
+import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/geometry/polygon';
+import { match } from '@/core/match/match';
+import type { Setup } from '@/core/match/setup';
+import { thicknessMm } from '@/core/sandwich/sandwich';
+import { fabrics } from '@/core/tables/fabrics';
+import { nextTension } from '@/core/tension/next';
+import { describeThread } from '@/core/thread/describe';
+import { breakGf } from '@/core/thread/thread';
+import { matchRequest, sandwichOf } from '@/actions/zone-brief';
+import { proofOf } from '@/actions/tests';
+import { insertFault } from '@/data/faults';
+import { readQuilt } from '@/data/quilts';
+import { insertSetup, readSetup } from '@/data/setups';
+import type { Sql } from '@/data/sql';
+import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
+import { insertRound, upsertProof } from '@/data/tests';
+import { readZones } from '@/data/zones';
+import { faultStories } from './fault-stories';
+import { type DemoQuilt, demoQuilts } from './quilts';
+import { type Random, seeded } from './random';
+import { demoBattings, demoMachine, demoNeedles, demoShelf } from './shelf';
+import { simulateSearch } from './simulate-search';
+
+const SEED = 1101;
+const day = (d: Date) => format(d, 'yyyy-MM-dd');
+
+/** Loads Saltmarsh Longarm Room, dated relative to `today`, when there is no studio yet. One transaction. */
+export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Promise<boolean> {
+  return sql.begin(async (tx) => {
+    await tx`select pg_advisory_xact_lock(7303015)`;
+    if (await readStudio(tx)) return false;
+    await tx`insert into studio (name, town) values ('Saltmarsh Longarm Room', 'Fennick Quay')`;
+    const machineId = await insertWorkroom(tx);
+    const fabricIds = await insertFabrics(tx);
+    for (const quilt of demoQuilts) await insertQuilt(tx, quilt, machineId, fabricIds, today);
+    await sewTests(tx, today, seeded(seed));
+    await noteFaults(tx, today, seeded(seed + 1));
+    return true;
+  }) as Promise<boolean>;
+}
+
+async function insertWorkroom(tx: Sql): Promise<string> {
+  const machineId = uuidv7();
+  const m = demoMachine;
+  await tx`
+    insert into machine (id, name, shank, max_spm, idle_min_spm, idle_max_spm, min_spi, max_spi, modes, feet,
+                         bobbin_od_mm, bobbin_core_mm, bobbin_width_mm, throat_in, dead_in, frame_in, roll_in_throat)
+    values (${machineId}, ${m.name}, ${m.shank}, ${m.maxSpm}, ${m.idleMinSpm}, ${m.idleMaxSpm}, ${m.minSpi}, ${m.maxSpi},
+            ${m.modes}, ${m.feet}, ${m.bobbinOdMm}, ${m.bobbinCoreMm}, ${m.bobbinWidthMm}, ${m.throatIn}, ${m.deadIn},
+            ${m.frameIn}, ${m.rollInThroat})`;
+  for (const c of demoShelf) {
+    const { tex, basis } = describeThread({ label: c.label, fibre: c.fibre });
+    await tx`
+      insert into thread (id, line, colour, hex, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
+                          needle_min_nm, needle_max_nm)
+      values (${uuidv7()}, ${c.line}, ${c.colour}, ${c.hex ?? null}, ${c.fibre}, ${c.label}, ${tex}, ${basis}, ${c.role},
+              ${c.remainingM}, 'weighed', ${c.labelNeedleNm?.[0] ?? null}, ${c.labelNeedleNm?.[1] ?? null})`;
+  }
+  for (const n of demoNeedles)
+    await tx`insert into needle (id, nm, eye, point, stock) values (${uuidv7()}, ${n.nm}, ${n.eye}, ${n.point}, ${n.stock})`;
+  for (const [name, kind] of demoBattings)
+    await tx`insert into batting (id, kind, name) values (${uuidv7()}, ${kind}, ${name})`;
+  return machineId;
+}
+
+/** The shipped kinds of cloth, and every cloth the demo's quilts use; ids by name. */
+async function insertFabrics(tx: Sql): Promise<Map<string, string>> {
+  const ids = new Map<string, string>();
+  const add = async (kind: string, name: string, hex: string | null, shipped: boolean) => {
+    if (ids.has(name)) return;
+    const id = uuidv7();
+    ids.set(name, id);
+    await tx`insert into fabric (id, kind, name, hex, shipped) values (${id}, ${kind}, ${name}, ${hex}, ${shipped})`;
+  };
+  for (const f of fabrics.rows) await add(f.id, f.label, null, true);
+  for (const q of demoQuilts)
+    for (const [kind, name, hex] of [q.backing, ...q.zones.flatMap((z) => z.fabrics)])
+      await add(kind, name, hex, false);
+  return ids;
+}
+
+async function insertQuilt(
+  tx: Sql,
+  q: DemoQuilt,
+  machineId: string,
+  fabricIds: Map<string, string>,
+  today: Date,
+) {
+  const clientId = uuidv7();
+  const quiltId = uuidv7();
+  const wanted = addDays(today, q.due.days);
+  const sunday = endOfWeek(today, { weekStartsOn: 1 });
+  const due = q.due.week && wanted > sunday ? sunday : wanted;
+  await tx`insert into client (id, name) values (${clientId}, ${q.client})`;
+  await tx`
+    insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on,
+                       step, passes, passes_sewn, on_frame_since, waits_for)
+    select ${quiltId}, ${clientId}, ${q.name}, ${q.widthIn}, ${q.lengthIn}, ${q.use}, b.id,
+           ${fabricIds.get(q.backing[1])!}, ${machineId}, ${day(subDays(today, q.takenInDaysAgo))}, ${day(due)}, ${q.step},
+           ${q.passes ?? null}, ${q.passesSewn ?? 0},
+           ${q.onFrameDaysAgo === undefined ? null : day(subDays(today, q.onFrameDaysAgo))}, ${q.waitsFor ?? ''}
+    from batting b where b.name = ${q.batting}`;
+  for (const [i, z] of q.zones.entries()) {
+    const zoneId = uuidv7();
+    await tx`
+      insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility)
+      values (${zoneId}, ${quiltId}, ${String.fromCharCode(65 + i)}, ${z.name}, ${tx.json(z.geometry as never)}, ${z.technique},
+              ${z.spacingIn}, ${z.smallestRadiusIn ?? null}, ${z.lengthIn ?? null}, ${z.visibility})`;
+    for (const [p, [, name, hex, share]] of z.fabrics.entries())
+      await tx`insert into zone_fabric (zone_id, position, fabric_id, hex, share)
+               values (${zoneId}, ${p}, ${fabricIds.get(name)!}, ${hex}, ${share})`;
+    for (const f of z.features ?? [])
+      await tx`insert into zone_feature (zone_id, feature) values (${zoneId}, ${f})`;
+  }
+}
+
+/** Chooses the best set-up of each zone that has come that far, and sews its tests. */
+async function sewTests(tx: Sql, today: Date, random: Random) {
+  const quilts = await tx<
+    { id: string; name: string }[]
+  >`select id, name from quilt order by taken_in_on, name`;
+  const [shelf, drawer, studio] = [await readShelf(tx), await readDrawer(tx), (await readStudio(tx))!];
+  for (const { id, name } of quilts) {
+    const demo = demoQuilts.find((q) => q.name === name)!;
+    const quilt = (await readQuilt(tx, id))!;
+    const machine = await readMachine(tx, quilt.machineId);
+    for (const zone of await readZones(tx, id)) {
+      const state = demo.zones.find((z) => z.name === zone.name)!.state;
+      if (state === 'open') continue;
+      const { setups } = match({
+        ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }),
+        limit: 1,
+      });
+      const setup = setups[0]!;
+      const setupId = uuidv7();
+      await insertSetup(tx, { ...rowOf(setup), id: setupId, zoneId: zone.id, version: 1 });
+      if (state === 'chosen') continue;
+      const cone = shelf.find((c) => c.id === setup.topId)!;
+      const start = { topGf: setup.topGf, bobbinGf: setup.bobbinGf, ratio: setup.ratio, sd: setup.ratioSd };
+      const thickness = thicknessMm(sandwichOf(zone, quilt));
+      // A search still open is one whose cloth lies well off the guess, after its first test.
+      const truth = state === 'searching' ? Math.log(setup.ratio) + 0.5 : undefined;
+      const { tests } = simulateSearch(start, thickness, breakGf(cone), random, truth);
+      const sewn = state === 'searching' ? tests.slice(0, 1) : tests;
+      const firstAt = subHours(subDays(today, Math.max(1, Math.floor(demo.takenInDaysAgo / 2))), 3);
+      const rounds = [];
+      for (const [i, test] of sewn.entries()) {
+        const round = {
+          id: uuidv7(),
+          setupId,
+          n: i + 1,
+          ...test,
+          note: '',
+          sewnAt: new Date(firstAt.getTime() + i * 9 * 60_000),
+        };
+        await insertRound(tx, round);
+        rounds.push(round);
+      }
+      const next = nextTension({ start, thicknessMm: thickness, breakGf: breakGf(cone), tests: sewn });
+      if (next.done)
+        await upsertProof(tx, {
+          ...proofOf((await readSetup(tx, zone.id))!, { rounds, next }, rounds.at(-1)!.id),
+          provenAt: rounds.at(-1)!.sewnAt,
+        });
+    }
+  }
+}
+
+const rowOf = (s: Setup) => ({
+  topId: s.topId,
+  bobbinId: s.bobbinId,
+  needleNm: s.needle.nm,
+  needleEye: s.needle.eye,
+  needlePoint: s.needle.point,
+  foot: s.foot,
+  spi: s.spi,
+  mode: s.mode,
+  idleSpm: s.idleSpm,
+  maxInPerS: s.maxInPerS,
+  topGf: s.topGf,
+  bobbinGf: s.bobbinGf,
+  ratio: s.ratio,
+  ratioSd: s.ratioSd,
+});
+
+/** A point inside a shape, found by throwing darts at its bounds. */
+function pointIn(shape: MultiPolygon, random: Random): XY {
+  const { x0, y0, x1, y1 } = boundsOf(shape);
+  if (areaOf(shape) === 0) return [x0, y0];
+  for (;;) {
+    const at: XY = [x0 + random.uniform() * (x1 - x0), y0 + random.uniform() * (y1 - y0)];
+    if (contains(shape, at)) return at;
+  }
+}
+
+async function noteFaults(tx: Sql, today: Date, random: Random) {
+  const quilts = await tx<
+    { id: string; name: string; lengthIn: number }[]
+  >`select id, name, length_in from quilt`;
+  for (const [i, f] of faultStories.entries()) {
+    const quilt = quilts.find((q) => q.name === f.quilt)!;
+    const zone = (await readZones(tx, quilt.id)).find((z) => z.name === f.zone)!;
+    const [x, y] = pointIn(zone.geometry, random);
+    await insertFault(tx, {
+      id: uuidv7(),
+      quiltId: quilt.id,
+      zoneId: zone.id,
+      xIn: Number(x.toFixed(1)),
+      yIn: Number(y.toFixed(1)),
+      pass: f.pass ?? null,
+      direction: f.direction ?? null,
+      note: f.note,
+      status: f.status,
+      noticedAt: subHours(
+        subDays(today, 1 + Math.floor((faultStories.length - i) / 4)),
+        1 + Math.floor(6 * random.uniform()),
+      ),
+      symptoms: [...f.symptoms],
+    });
+  }
+}

@@ -1,0 +1,68 @@
+import type { ComponentProps, ReactNode } from 'react';
+
+const control =
+  'min-h-11 w-full rounded border border-rule bg-cloth px-3 py-2 text-16 aria-invalid:border-madder aria-invalid:border-2';
+
+/** A labelled field with its hint and, when something is wrong, what to do about it. */
+export function Field({
+  label,
+  error,
+  hint,
+  id,
+  children,
+}: {
+  label: string;
+  error?: string;
+  hint?: string;
+  id: string;
+  children: ReactNode;
+}) {
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-13 font-medium text-ink2">
+        {label}
+        {hint && <span className="font-normal"> · {hint}</span>}
+      </label>
+      {children}
+      {error && (
+        <p id={`${id}-error`} role="alert" className="mt-1 font-medium text-madder">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
+
+type Common = { label: string; error?: string; hint?: string; id: string };
+
+export function TextField({ label, error, hint, className = '', ...rest }: Common & ComponentProps<'input'>) {
+  return (
+    <Field label={label} error={error} hint={hint} id={rest.id}>
+      <input
+        className={`${control} ${className}`}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error ? `${rest.id}-error` : undefined}
+        {...rest}
+      />
+    </Field>
+  );
+}
+
+export function TextArea({
+  label,
+  error,
+  hint,
+  className = '',
+  ...rest
+}: Common & ComponentProps<'textarea'>) {
+  return (
+    <Field label={label} error={error} hint={hint} id={rest.id}>
+      <textarea
+        className={`${control} ${className}`}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error ? `${rest.id}-error` : undefined}
+        {...rest}
+      />
+    </Field>
+  );
+}

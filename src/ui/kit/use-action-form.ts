@@ -1,0 +1,38 @@
+'use client';
+import { useCallback, useRef, useState, useTransition } from 'react';
+import type { Problem, Result } from '@/actions/result';
+
+/** A key for one filling of a form: the same until it is stored, so that sending twice stores once. */
+const newKey = () => crypto.randomUUID();
+
+const OFFLINE: Problem = {
+  path: '',
+  message:
+    'The studio’s computer did not answer. Nothing you typed is lost: check that the program runs, then send again.',
+};
+
+/** Sends a form to an action: problems by field, one key per filling, and the typed values left alone. */
+export function useActionForm<T>(act: (input: unknown) => Promise<Result<T>>, onDone: (value: T) => void) {
+  const key = useRef<string | null>(null);
+  const [problems, setProblems] = useState<Problem[]>([]);
+  const [pending, start] = useTransition();
+  const send = useCallback(
+    (input: object) =>
+      start(async () => {
+        key.current ??= newKey();
+        try {
+          const result = await act({ ...input, key: key.current });
+          if (!result.ok) return setProblems(result.problems);
+          key.current = null;
+          setProblems([]);
+          onDone(result.value);
+        } catch {
+          setProblems([OFFLINE]);
+        }
+      }),
+    [act, onDone],
+  );
+  const problemAt = (path: string) =>
+    problems.find((p) => p.path === path || p.path.startsWith(`${path}.`))?.message;
+  return { send, pending, problems, problemAt, setProblems };
+}

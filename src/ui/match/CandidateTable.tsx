@@ -1,0 +1,94 @@
+'use client';
+import { RadioGroup } from 'radix-ui';
+import { ThreadSwatch } from '@/ui/kit/Swatch';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import type { Candidate } from './candidate';
+
+/** The best set-up and its runners-up; picking one changes the card and the drawings above at once. */
+export function CandidateTable({
+  candidates,
+  value,
+  onChange,
+}: {
+  candidates: readonly Candidate[];
+  value: number;
+  onChange: (index: number) => void;
+}) {
+  return (
+    <RadioGroup.Root
+      asChild
+      value={String(value)}
+      onValueChange={(v) => onChange(Number(v))}
+      aria-label="Set-ups, best first"
+    >
+      <table className="mt-2 w-full border-t-2 border-ink text-[14px]">
+        <thead>
+          <tr className="text-left text-13 text-ink2">
+            <th className="w-9 py-1">
+              <span className="sr-only">Pick</span>
+            </th>
+            {['Top thread', 'Bobbin', 'Needle', 'spi', 'Start gf', 'Why', 'Caution'].map((h) => (
+              <th key={h} className="pr-3 font-medium">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {candidates.map(({ setup: s, top, bobbin, standing }, i) => {
+            const name = `${top.line} ${top.colour}`;
+            const caution = s.cautions.find((c) => c.severity !== 'note') ?? s.cautions[0];
+            return (
+              <tr
+                key={s.topId + s.bobbinId}
+                onClick={() => onChange(i)}
+                className={`h-11 cursor-pointer border-t align-middle ${i === value ? 'bg-indigo-tint' : 'hover:bg-sunk'}`}
+              >
+                <td className="pl-1.5">
+                  <RadioGroup.Item
+                    value={String(i)}
+                    aria-label={`${name}${i === 0 ? ', best' : ''}`}
+                    className="grid size-6 place-items-center rounded-full"
+                  >
+                    <span className="grid size-[18px] place-items-center rounded-full border-2 border-indigo bg-cloth">
+                      {i === value && <span className="size-2 rounded-full bg-indigo" />}
+                    </span>
+                  </RadioGroup.Item>
+                </td>
+                <td className="py-1 pr-3">
+                  <span className="flex items-center gap-2.5">
+                    <ThreadSwatch hex={top.hex} />
+                    <span className="leading-tight">
+                      <b className="font-semibold">{top.line}</b>
+                      {standing && <span className="text-ink2"> (on the card)</span>}
+                      <br />
+                      {top.colour}
+                    </span>
+                  </span>
+                </td>
+                <td className="pr-3 leading-tight">
+                  {bobbin.line}
+                  <br />
+                  {bobbin.colour}
+                </td>
+                <td className="pr-3 whitespace-nowrap">Nm {s.needle.nm}</td>
+                <td className="pr-3 font-semibold">{s.spi}</td>
+                <td className="pr-3 whitespace-nowrap">
+                  {Math.round(s.topGf)} / {Math.round(s.bobbinGf)}
+                </td>
+                <td className="max-w-[250px] pr-3 leading-tight">{s.reasons[0]?.text}</td>
+                <td className="max-w-[260px] leading-tight">
+                  {caution && (
+                    <span className="line-clamp-2">
+                      <CautionLine caution={caution} />
+                    </span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </RadioGroup.Root>
+  );
+}

@@ -1,0 +1,158 @@
+import type { ReactNode } from 'react';
+import { MODE_LABEL } from '@/core/stitch/machine';
+import { POINT_LABEL } from '@/core/tables/needles';
+import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
+import { fibres } from '@/core/tables/fibres';
+import type { Cone } from '@/data/types';
+import { type Provenance, Shown } from '@/ui/kit/Shown';
+import { ThreadSwatch } from '@/ui/kit/Swatch';
+import type { Candidate } from './candidate';
+
+const MODE_WHY = {
+  cruise: (idle: number) => `idles at ${Math.round(idle)} a minute`,
+  precision: () => 'stops when you stop',
+  manual: () => 'your hands make the stitch',
+};
+
+/** The set-up of a zone, every number with the line that says where it comes from. */
+export function SettingCard({ candidate: c, shank }: { candidate: Candidate; shank: string }) {
+  const s = c.setup;
+  const kind: Provenance = c.proven ? 'proven' : 'predicted';
+  const top = c.proven?.topGf ?? s.topGf;
+  const bobbin = c.proven?.bobbinGf ?? s.bobbinGf;
+  return (
+    <section aria-label="Setting card" className="mt-2 border-t-2 border-ink">
+      <div className="grid grid-cols-[1.3fr_1.3fr_1fr_0.9fr_0.9fr] divide-x border-b">
+        <Thread role="Top thread" cone={c.top} kind={kind} first />
+        <Thread role="Bobbin thread" cone={c.bobbin} kind={kind} />
+        <Part
+          label="Needle"
+          value={`Nm ${s.needle.nm}${s.needle.us ? ` / US ${s.needle.us}` : ''}`}
+          kind={kind}
+          under={`${POINT_LABEL[s.needle.point]}${s.needle.eye === 'large' ? ', large eye' : ''}`}
+          title={shank}
+        />
+        <Part label="Foot" value={FOOT_LABEL[s.foot]} kind={kind} under={FOOT_WHY[s.foot]} />
+        <Part label="Mode" value={MODE_LABEL[s.mode]} kind={kind} under={MODE_WHY[s.mode](s.idleSpm)} />
+      </div>
+      <div className="grid grid-cols-4 divide-x border-b">
+        <Big
+          label="Stitch length"
+          value={num(s.spi)}
+          unit="spi"
+          kind={kind}
+          beside={`${s.stitchMm.toFixed(1)} mm`}
+          first
+        />
+        <Big
+          label="Speed limit"
+          value={s.maxInPerS.toFixed(1)}
+          unit="in/s"
+          kind="predicted"
+          beside={`${Math.round(s.maxInPerS * 25.4)} mm/s`}
+        />
+        <Big
+          label={c.proven ? 'Top tension' : 'Start top tension'}
+          value={num(top)}
+          unit="gf"
+          kind={kind}
+          beside={
+            c.proven ? 'balanced on the strip' : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}`
+          }
+        />
+        <Big
+          label={c.proven ? 'Bobbin tension' : 'Start bobbin tension'}
+          value={num(bobbin)}
+          unit="gf"
+          kind={kind}
+          beside={c.proven ? 'balanced on the strip' : 'set this first'}
+        />
+      </div>
+    </section>
+  );
+}
+
+const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
+const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
+
+function Thread({
+  role,
+  cone,
+  kind,
+  first,
+}: {
+  role: string;
+  cone: Cone;
+  kind: Provenance;
+  first?: boolean;
+}) {
+  return (
+    <div className={`${cell(first)} flex gap-2.5`}>
+      <ThreadSwatch hex={cone.hex} width={38} height={54} />
+      <div className="min-w-0">
+        <p className="text-13 text-ink2">{role}</p>
+        <p className="mt-0.5 truncate text-[17px] font-semibold">
+          <Shown kind={kind}>{cone.line}</Shown>
+        </p>
+        <p className="mt-1 truncate text-ink2">
+          {cone.colour}, tex {num(cone.tex)}, {fibres.find(cone.fibre)?.label}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function Part({
+  label,
+  value,
+  kind,
+  under,
+  title,
+}: {
+  label: string;
+  value: string;
+  kind: Provenance;
+  under: string;
+  title?: string;
+}) {
+  return (
+    <div className={cell()} title={title}>
+      <p className="text-13 text-ink2">{label}</p>
+      <p className="mt-0.5 text-[17px] font-semibold whitespace-nowrap">
+        <Shown kind={kind}>{value}</Shown>
+      </p>
+      <p className="mt-1 truncate text-ink2">{under}</p>
+    </div>
+  );
+}
+
+function Big({
+  label,
+  value,
+  unit,
+  kind,
+  beside,
+  first,
+}: {
+  label: string;
+  value: ReactNode;
+  unit: string;
+  kind: Provenance;
+  beside: string;
+  first?: boolean;
+}) {
+  return (
+    <div className={cell(first)}>
+      <p className="text-13 text-ink2">{label}</p>
+      <p className="mt-0.5 flex flex-wrap items-baseline gap-x-2">
+        <span className="text-28 leading-none font-bold">
+          <Shown kind={kind}>
+            {value}
+            <small className="ml-1 text-16 font-medium">{unit}</small>
+          </Shown>
+        </span>
+        <span className="text-ink2">{beside}</span>
+      </p>
+    </div>
+  );
+}

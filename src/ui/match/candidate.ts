@@ -1,0 +1,19 @@
+import type { Setup } from '@/core/match/setup';
+import type { SectionNumbers } from '@/ui/section-drawing/layers';
+import type { Cone } from '@/data/types';
+
+/** A set-up with what the page needs to show it. */
+export interface Candidate {
+  setup: Setup;
+  top: Cone;
+  bobbin: Cone;
+  section: SectionNumbers;
+  topMm: number;
+  idleInPerS: number;
+  /** 80 % band of the first top tension, gf. */
+  topLowGf: number;
+  topHighGf: number;
+  /** Whether this is the card that stands, and what its tests proved. */
+  standing: boolean;
+  proven: { topGf: number; bobbinGf: number } | null;
+}

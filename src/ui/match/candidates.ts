@@ -1,0 +1,122 @@
+import { sandwichOf } from '@/actions/zone-brief';
+import type { MatchResult, Setup } from '@/core/match/setup';
+import { eyeRatio } from '@/core/needle/eye';
+import { flexIndex } from '@/core/needle/flex';
+import { firmness, layersMm, type Sandwich, thicknessMm } from '@/core/sandwich/sandwich';
+import { curveFacts } from '@/core/stitch/curve';
+import { idleSpeedInPerS } from '@/core/stitch/machine';
+import { radiusOf } from '@/core/stitch/regulate';
+import { battings } from '@/core/tables/battings';
+import { usSize } from '@/core/tables/needles';
+import { techniques } from '@/core/tables/techniques';
+import { knotDepth } from '@/core/tension/knot';
+import { windowWidth } from '@/core/tension/probit';
+import { diameterMm } from '@/core/thread/thread';
+import { spiToMm } from '@/core/units/length';
+import type { ChosenSetup, Cone, Quilt, Zone } from '@/data/types';
+import type { Candidate } from './candidate';
+
+const SHOWN = 4;
+/** Standard deviations to either side of an 80 % band. */
+const BAND_80 = 1.2816;
+
+interface Found {
+  found: MatchResult;
+  standing: ChosenSetup | undefined;
+  zone: Zone;
+  quilt: Quilt;
+  shelf: readonly Cone[];
+}
+
+/** The best set-up and its runners-up for the page; a card that stands is always among them, as it was stored. */
+export function candidatesOf({ found, standing, zone, quilt, shelf }: Found): Candidate[] {
+  const cones = new Map(shelf.map((c) => [c.id, c]));
+  const sandwich = sandwichOf(zone, quilt);
+  const setups = found.setups.slice(0, SHOWN);
+  if (standing) {
+    const fresh = found.setups.find((s) => s.topId === standing.topId && s.bobbinId === standing.bobbinId);
+    const stored = asStored(standing, fresh, zone, sandwich, cones);
+    const at = setups.findIndex((s) => s.topId === standing.topId && s.bobbinId === standing.bobbinId);
+    if (at >= 0) setups[at] = stored ?? setups[at]!;
+    else if (stored) setups.splice(Math.min(SHOWN - 1, setups.length), 1, stored);
+  }
+  return setups.flatMap((setup) => {
+    const top = cones.get(setup.topId);
+    const bobbin = cones.get(setup.bobbinId);
+    return top && bobbin ? [describe(setup, top, bobbin, standing, sandwich, quilt)] : [];
+  });
+}
+
+/** A stored card as a set-up: its own numbers, with today's reasons while the pair still suits. */
+function asStored(
+  s: ChosenSetup,
+  fresh: Setup | undefined,
+  zone: Zone,
+  sandwich: Sandwich,
+  cones: ReadonlyMap<string, Cone>,
+): Setup | null {
+  const top = cones.get(s.topId);
+  if (!top || !cones.has(s.bobbinId)) return null;
+  const t = techniques.get(zone.technique);
+  return {
+    ...(fresh ?? { reasons: [], cautions: [], parts: {}, score: 0, topM: null, bobbinM: null }),
+    topId: s.topId,
+    bobbinId: s.bobbinId,
+    needle: { nm: s.needleNm, us: usSize(s.needleNm), eye: s.needleEye, point: s.needlePoint },
+    foot: s.foot,
+    spi: s.spi,
+    stitchMm: spiToMm(s.spi),
+    mode: s.mode,
+    idleSpm: s.idleSpm,
+    maxInPerS: s.maxInPerS,
+    handInPerS: t.handInPerS,
+    curve: curveFacts(radiusOf(t, zone.smallestRadiusIn ?? undefined, zone.spacingIn), s.spi).curve,
+    topGf: s.topGf,
+    bobbinGf: s.bobbinGf,
+    ratio: s.ratio,
+    ratioSd: s.ratioSd,
+    eyeRatio: eyeRatio(top, s.needleNm, s.needleEye),
+    flexIndex: flexIndex(s.needleNm, s.spi, firmness(sandwich)),
+  };
+}
+
+function describe(
+  setup: Setup,
+  top: Cone,
+  bobbin: Cone,
+  standing: ChosenSetup | undefined,
+  sandwich: Sandwich,
+  quilt: Quilt,
+): Candidate {
+  const layers = layersMm(sandwich);
+  const isStanding = standing?.topId === setup.topId && standing.bobbinId === setup.bobbinId;
+  const proven =
+    isStanding && standing.provenTopGf !== null && standing.provenBobbinGf !== null
+      ? { topGf: standing.provenTopGf, bobbinGf: standing.provenBobbinGf }
+      : null;
+  const now = proven ?? setup;
+  // A proven setting balances; before that the guess is compared with the ratio expected.
+  const z = proven
+    ? 0
+    : Math.log(now.topGf / now.bobbinGf / setup.ratio) / windowWidth(thicknessMm(sandwich));
+  return {
+    setup,
+    top,
+    bobbin,
+    section: {
+      ...layers,
+      loftMm: battings.get(quilt.battingKind).loftMm,
+      topThreadMm: diameterMm(top),
+      bobbinThreadMm: diameterMm(bobbin),
+      needleNm: setup.needle.nm,
+      stitchMm: setup.stitchMm,
+      knotDepth: knotDepth(z),
+    },
+    topMm: diameterMm(top),
+    idleInPerS: setup.mode === 'cruise' ? idleSpeedInPerS(setup.idleSpm, setup.spi) : 0,
+    topLowGf: setup.topGf * Math.exp(-BAND_80 * setup.ratioSd),
+    topHighGf: setup.topGf * Math.exp(BAND_80 * setup.ratioSd),
+    standing: isStanding,
+    proven,
+  };
+}

@@ -1,0 +1,248 @@
+import Link from 'next/link';
+import type { Fault, Zone } from '@/data/types';
+import { hatchTile } from './hatch';
+import { zonePath } from './outline';
+
+export interface QuiltMapProps {
+  widthIn: number;
+  lengthIn: number;
+  zones: readonly Pick<Zone, 'id' | 'letter' | 'name' | 'geometry' | 'technique' | 'spacingIn' | 'fabrics'>[];
+  /** Size on screen; the map keeps its proportions inside. */
+  width: number;
+  maxHeight?: number;
+  chosenId?: string;
+  passes?: number | null;
+  passesSewn?: number;
+  pins?: readonly Pick<Fault, 'n' | 'xIn' | 'yIn' | 'status'>[];
+  /** Where a zone leads; without it the map is a picture. */
+  hrefOf?: (zoneId: string) => string;
+  stripChosen?: boolean;
+  idPrefix: string;
+  children?: React.ReactNode;
+}
+
+const MARGIN_IN = { left: 3, right: 8, top: 2, bottom: 2 };
+
+/** Pixels per inch at which a quilt with its margins fits the width, and the height if one is set. */
+export const mapScale = (
+  {
+    widthIn,
+    lengthIn,
+    width,
+    maxHeight = Infinity,
+  }: Pick<QuiltMapProps, 'widthIn' | 'lengthIn' | 'width' | 'maxHeight'>,
+  numbers: number,
+) =>
+  Math.min(
+    (width - numbers) / (widthIn + MARGIN_IN.left + MARGIN_IN.right),
+    maxHeight / (lengthIn + MARGIN_IN.top + MARGIN_IN.bottom),
+  );
+
+/**
+ * The quilt at one scale: zones in their fabric colours, hatched by technique at the real spacing; passes
+ * down the side; the batting's margin and the test strip beyond the edge; fault pins where they happened.
+ */
+export function QuiltMap(props: QuiltMapProps) {
+  const { widthIn: w, lengthIn: l, zones, chosenId, passes, passesSewn = 0, pins = [], idPrefix } = props;
+  const numbers = passes ? 20 : 0;
+  const scale = mapScale(props, numbers);
+  const px = (n: number) => n / scale;
+  const view = {
+    x: -MARGIN_IN.left - px(numbers),
+    y: -MARGIN_IN.top,
+    w: w + MARGIN_IN.left + MARGIN_IN.right + px(numbers),
+    h: l + MARGIN_IN.top + MARGIN_IN.bottom,
+  };
+  const depth = passes ? l / passes : 0;
+  const chosen = zones.find((z) => z.id === chosenId);
+  return (
+    <svg
+      width={view.w * scale}
+      height={view.h * scale}
+      viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`}
+      className="block overflow-visible"
+      role={props.hrefOf ? undefined : 'img'}
+      aria-label={`Quilt map, ${w} by ${l} in, ${zones.length} zones`}
+    >
+      <rect
+        x={-MARGIN_IN.left}
+        y={-MARGIN_IN.top}
+        width={w + MARGIN_IN.left + MARGIN_IN.right}
+        height={l + 4}
+        fill="var(--batting)"
+        stroke="var(--rule)"
+        strokeWidth={px(1)}
+      />
+      <defs>
+        {zones.map((z) => {
+          const tile = hatchTile(z.technique, z.spacingIn, scale);
+          return (
+            tile && (
+              <pattern
+                key={z.id}
+                id={`${idPrefix}-${z.letter}`}
+                width={tile.w}
+                height={tile.h}
+                patternUnits="userSpaceOnUse"
+              >
+                <path d={tile.d} fill="none" stroke="var(--ink)" strokeOpacity={0.55} strokeWidth={px(1)} />
+              </pattern>
+            )
+          );
+        })}
+      </defs>
+      {zones.map((z) => {
+        const shape = (
+          <>
+            {z.geometry.map((polygon, i) => (
+              <path
+                key={i}
+                d={zonePath([polygon])}
+                fillRule="evenodd"
+                fill={z.fabrics[i % z.fabrics.length]?.hex ?? 'var(--sunk)'}
+                fillOpacity={chosenId && chosenId !== z.id ? 0.55 : 0.85}
+              />
+            ))}
+            {hatchTile(z.technique, z.spacingIn, scale) && (
+              <path d={zonePath(z.geometry)} fillRule="evenodd" fill={`url(#${idPrefix}-${z.letter})`} />
+            )}
+            <path
+              d={zonePath(z.geometry)}
+              fill="none"
+              stroke="var(--ink)"
+              strokeOpacity={0.4}
+              strokeWidth={px(0.8)}
+            />
+          </>
+        );
+        return props.hrefOf ? (
+          <Link
+            key={z.id}
+            href={props.hrefOf(z.id)}
+            aria-label={`Zone ${z.letter}, ${z.name}`}
+            scroll={false}
+            aria-current={z.id === chosenId ? 'true' : undefined}
+          >
+            {shape}
+          </Link>
+        ) : (
+          <g key={z.id}>{shape}</g>
+        );
+      })}
+      {passes &&
+        Array.from({ length: passes }, (_, i) => (
+          <g key={i}>
+            {i > 0 && (
+              <path
+                d={`M-3 ${i * depth}H${w + 2}`}
+                stroke="var(--ink)"
+                strokeOpacity={i <= passesSewn ? 0.8 : 0.5}
+                strokeWidth={px(i <= passesSewn ? 1.4 : 1.1)}
+                strokeDasharray={i <= passesSewn ? undefined : `${px(7)} ${px(5)}`}
+                className="pointer-events-none"
+              />
+            )}
+            <text
+              x={-MARGIN_IN.left - px(6)}
+              y={(i + 0.5) * depth + px(4.5)}
+              textAnchor="end"
+              fontSize={px(13)}
+              fontWeight={i < passesSewn ? 700 : 500}
+              style={{ fill: i < passesSewn ? 'var(--ink)' : 'var(--ink2)' }}
+            >
+              {i + 1}
+            </text>
+          </g>
+        ))}
+      {chosen && (
+        <path
+          d={zonePath(chosen.geometry)}
+          fill="none"
+          stroke="var(--indigo)"
+          strokeWidth={px(2.6)}
+          className="pointer-events-none"
+        />
+      )}
+      <TestStripMark
+        w={w}
+        l={l}
+        px={px}
+        colour={zones[0]?.fabrics[0]?.hex ?? 'var(--sunk)'}
+        chosen={props.stripChosen ?? false}
+      />
+      {pins.map(
+        (p) =>
+          p.xIn !== null &&
+          p.yIn !== null && <Pin key={p.n} x={p.xIn} y={p.yIn} n={p.n} unit={px(1)} status={p.status} />,
+      )}
+      {props.children}
+    </svg>
+  );
+}
+
+function TestStripMark({
+  w,
+  l,
+  px,
+  colour,
+  chosen,
+}: {
+  w: number;
+  l: number;
+  px: (n: number) => number;
+  colour: string;
+  chosen: boolean;
+}) {
+  const h = Math.min(44, l * 0.6);
+  return (
+    <g className="pointer-events-none">
+      <rect
+        x={w + 2.5}
+        y={l * 0.05}
+        width={4.2}
+        height={h}
+        fill={colour}
+        fillOpacity={0.8}
+        stroke={chosen ? 'var(--indigo)' : 'var(--ink)'}
+        strokeOpacity={chosen ? 1 : 0.6}
+        strokeWidth={px(chosen ? 3 : 1)}
+      />
+      <path
+        d={`M${w + 4.6} ${l * 0.05 + 2}v${h - 4}`}
+        stroke="var(--ink)"
+        strokeWidth={px(1.6)}
+        strokeDasharray={`${px(5)} ${px(4)}`}
+      />
+    </g>
+  );
+}
+
+/** A numbered pin where a fault was noted: round while open, square once dealt with. */
+export function Pin({
+  x,
+  y,
+  n,
+  unit,
+  status,
+}: {
+  x: number;
+  y: number;
+  n: number;
+  unit: number;
+  status: Fault['status'];
+}) {
+  const fill = status === 'open' ? 'var(--madder)' : 'var(--verdigris)';
+  return (
+    <g transform={`translate(${x} ${y}) scale(${unit})`} className="pointer-events-none">
+      <path d="M0 0L-2 -12H2Z" fill={fill} stroke="var(--cloth)" strokeWidth={1} />
+      {status === 'open' ? (
+        <circle cy={-17} r={9} fill={fill} stroke="var(--cloth)" strokeWidth={1.6} />
+      ) : (
+        <rect x={-8.5} y={-25.5} width={17} height={17} fill={fill} stroke="var(--cloth)" strokeWidth={1.6} />
+      )}
+      <text y={-12.5} textAnchor="middle" fontSize={13} fontWeight={700} style={{ fill: 'var(--on-act)' }}>
+        {n}
+      </text>
+    </g>
+  );
+}

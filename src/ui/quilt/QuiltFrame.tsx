@@ -1,0 +1,85 @@
+import type { ReactNode } from 'react';
+import type { QuiltView } from '@/actions/quilt-view';
+import { quiltWork, sewnShare, spoolBands } from '@/actions/quilt-work';
+import type { Machine, Step } from '@/data/types';
+import { ShownKey } from '@/ui/kit/Shown';
+import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { ThreadingPath } from '@/ui/threading-path/ThreadingPath';
+import { QuiltKeys } from './QuiltKeys';
+import { quiltSteps } from './steps';
+import { ZoneList } from './ZoneList';
+
+/** What every step of a quilt shares: the threading path above, the quilt map and its zones at the left. */
+export function QuiltFrame({
+  view,
+  machine,
+  step,
+  zoneId,
+  page,
+  children,
+}: {
+  view: QuiltView;
+  machine: Machine;
+  step: Step;
+  zoneId?: string;
+  /** The page a zone leads to. */
+  page: string;
+  children: ReactNode;
+}) {
+  const { quilt, zones, shelf, setups, faults } = view;
+  const cones = new Map(shelf.map((c) => [c.id, c]));
+  const bands = spoolBands(quiltWork(quilt, zones, setups, cones, machine), cones, zones);
+  const steps = quiltSteps(view, zoneId);
+  return (
+    <>
+      <ThreadingPath
+        name={quilt.name}
+        about={`${quilt.client} · ${quilt.widthIn} × ${quilt.lengthIn} in`}
+        steps={steps}
+        current={step}
+        colour={bands[0]?.hex ?? '#6b4a34'}
+        bands={bands}
+        fill={sewnShare(quilt)}
+      />
+      <div className="grid min-h-[calc(100dvh-148px)] grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
+        <div className="pt-3 pl-4">
+          <div className="xl:hidden">
+            <QuiltMap {...mapProps(view, zoneId, page)} idPrefix="small" width={206} maxHeight={230} />
+          </div>
+          <div className="hidden xl:block">
+            <QuiltMap {...mapProps(view, zoneId, page)} idPrefix="map" width={270} maxHeight={290} />
+          </div>
+          <ZoneList view={view} zoneId={zoneId} page={page} />
+          <ShownKey className="mt-3 mr-3 mb-3 flex-col" />
+        </div>
+        <div className="min-w-0 border-l bg-cloth px-5 pt-2.5 pb-6">{children}</div>
+      </div>
+      <QuiltKeys
+        quilt={{
+          id: quilt.id,
+          name: quilt.name,
+          widthIn: quilt.widthIn,
+          lengthIn: quilt.lengthIn,
+          passes: quilt.passes,
+        }}
+        zones={zones}
+        zoneId={zoneId}
+        page={page}
+        stepHrefs={steps.map((s) => s.href)}
+        faults={faults}
+      />
+    </>
+  );
+}
+
+const mapProps = ({ quilt, zones, faults }: QuiltView, zoneId: string | undefined, page: string) => ({
+  widthIn: quilt.widthIn,
+  lengthIn: quilt.lengthIn,
+  zones,
+  chosenId: zoneId,
+  passes: quilt.passes,
+  passesSewn: quilt.passesSewn,
+  pins: faults.filter((f) => f.status === 'open'),
+  stripChosen: page === 'test',
+  hrefOf: (id: string) => `/quilts/${quilt.id}/${page}?zone=${id}`,
+});

@@ -1,0 +1,84 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { Fault, Quilt, Zone } from '@/data/types';
+import { FaultDialog } from '@/ui/faults/FaultDialog';
+import { Button } from '@/ui/kit/Button';
+import { Modal } from '@/ui/kit/Modal';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['1 to 5', 'the steps of the quilt'],
+  ['[ and ]', 'zone before, zone after'],
+  ['T', 'to the test strip of this zone'],
+  ['F', 'note a fault'],
+  ['?', 'these keys'],
+];
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+/** The keys of a quilt's pages, the fault button, and their dialogs. Single letters are off while typing. */
+export function QuiltKeys(props: {
+  quilt: Pick<Quilt, 'id' | 'name' | 'widthIn' | 'lengthIn' | 'passes'>;
+  zones: Zone[];
+  zoneId?: string;
+  page: string;
+  stepHrefs: readonly (string | null)[];
+  faults: Fault[];
+}) {
+  const { quilt, zones, zoneId, page, stepHrefs } = props;
+  const router = useRouter();
+  const [fault, setFault] = useState(false);
+  const [help, setHelp] = useState(false);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || typing(e.target) || document.querySelector('[role=dialog]'))
+        return;
+      const step = stepHrefs[Number(e.key) - 1];
+      const at = zones.findIndex((z) => z.id === zoneId);
+      const go = (index: number) => {
+        const zone = zones[(index + zones.length) % zones.length];
+        if (zone) router.push(`/quilts/${quilt.id}/${page}?zone=${zone.id}`, { scroll: false });
+      };
+      if (step) router.push(step);
+      else if (e.key === '[') go(at - 1);
+      else if (e.key === ']') go(at + 1);
+      else if (e.key === 't' || e.key === 'T')
+        router.push(`/quilts/${quilt.id}/test${zoneId ? `?zone=${zoneId}` : ''}`);
+      else if (e.key === 'f' || e.key === 'F') setFault(true);
+      else if (e.key === '?') setHelp(true);
+      else return;
+      e.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [router, quilt.id, zones, zoneId, page, stepHrefs]);
+
+  return (
+    <>
+      <div className="fixed bottom-4 left-4 z-30 flex gap-2 print:hidden">
+        <Button look="quiet" onClick={() => setFault(true)} aria-keyshortcuts="F">
+          Note a fault <kbd className="rounded border px-1.5 text-13 text-ink2">F</kbd>
+        </Button>
+        <Button look="quiet" onClick={() => setHelp(true)} aria-label="All keys" className="!px-3">
+          ?
+        </Button>
+      </div>
+      {fault && <FaultDialog quilt={quilt} zones={zones} zoneId={zoneId} onClose={() => setFault(false)} />}
+      <Modal open={help} onOpenChange={setHelp} title="Keys" about="Single letters rest while you type.">
+        <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+          {KEYS.map(([key, act]) => (
+            <div key={key} className="contents">
+              <dt>
+                <kbd className="rounded border bg-ground px-2 py-0.5">{key}</kbd>
+              </dt>
+              <dd>{act}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,50 @@
+import Link from 'next/link';
+import type { QuiltView, ZoneState } from '@/actions/quilt-view';
+import { inkOn } from '@/ui/draw/colour';
+import { Shown } from '@/ui/kit/Shown';
+
+/** The zones by letter, swatch and how far their set-up has come. */
+export function ZoneList({ view, zoneId, page }: { view: QuiltView; zoneId?: string; page: string }) {
+  return (
+    <ol aria-label="Zones" className="mt-2 mr-3">
+      {view.zones.map((z) => {
+        const here = z.id === zoneId;
+        const hex = z.fabrics[0]?.hex ?? '#ede8dc';
+        return (
+          <li key={z.id} className="border-t last:border-b">
+            <Link
+              href={`/quilts/${view.quilt.id}/${page}?zone=${z.id}`}
+              scroll={false}
+              aria-current={here ? 'true' : undefined}
+              className={`flex min-h-11 items-center gap-2.5 px-1.5 ${here ? 'bg-cloth font-bold outline-[3px] -outline-offset-[3px] outline-solid outline-indigo' : 'hover:bg-sunk'}`}
+            >
+              <span
+                className="grid size-[26px] shrink-0 place-items-center border border-ink text-[14px] font-bold"
+                style={{ background: hex, color: inkOn(hex) }}
+              >
+                {z.letter}
+              </span>
+              <span className="min-w-0 flex-1 truncate">{z.name}</span>
+              <span className="text-13 font-normal text-ink2">
+                <StateWord state={view.states.get(z.id)!} rounds={view.setups.get(z.id)?.rounds ?? 0} />
+              </span>
+            </Link>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function StateWord({ state, rounds }: { state: ZoneState; rounds: number }) {
+  switch (state) {
+    case 'to match':
+      return 'to match';
+    case 'matched':
+      return <Shown kind="predicted">basted</Shown>;
+    case 'testing':
+      return <>{rounds} sewn</>;
+    case 'proven':
+      return <Shown kind="proven">stitched</Shown>;
+  }
+}

@@ -1,0 +1,24 @@
+import { format, parseISO } from 'date-fns';
+import type { QuiltView } from '@/actions/quilt-view';
+import type { StepFact } from '@/ui/threading-path/ThreadingPath';
+
+/** The five steps of a quilt, each with a short fact and where it leads. */
+export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string): StepFact[] {
+  const all = zones.length;
+  const matched = [...states.values()].filter((s) => s !== 'to match').length;
+  const proven = [...states.values()].filter((s) => s === 'proven').length;
+  const at = (page: string) => `/quilts/${quilt.id}/${page}${zoneId ? `?zone=${zoneId}` : ''}`;
+  const short = (d: string) => format(parseISO(d), 'd MMM');
+  return [
+    { step: 'take-in', label: 'Take in', fact: short(quilt.takenInOn), href: at('take-in') },
+    { step: 'match', label: 'Match', fact: `${matched} of ${all} zones`, href: at('match') },
+    { step: 'test', label: 'Test', fact: `${proven} of ${all} proven`, href: at('test') },
+    {
+      step: 'quilt',
+      label: 'Quilt',
+      fact: quilt.passes ? `${quilt.passesSewn} of ${quilt.passes} passes` : 'not begun',
+      href: at('quilt'),
+    },
+    { step: 'hand-back', label: 'Hand back', fact: `due ${short(quilt.dueOn)}`, href: null },
+  ];
+}

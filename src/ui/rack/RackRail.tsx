@@ -1,0 +1,104 @@
+import { Flag } from 'lucide-react';
+import Link from 'next/link';
+import { format, parseISO } from 'date-fns';
+import type { RackQuilt, Rail } from '@/actions/rack';
+import { Shown } from '@/ui/kit/Shown';
+import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
+
+/** A week of the rack: its hours, and a spool on a peg for every quilt due. */
+export function RackRail({ rail }: { rail: Rail }) {
+  return (
+    <section aria-label={rail.title} className="grid min-h-[228px] grid-cols-[150px_1fr]">
+      <div>
+        <h2 className="text-[22px]">{rail.title}</h2>
+        <p className="mt-1 text-ink2">{rail.dates}</p>
+        <Hours rail={rail} />
+      </div>
+      {rail.quilts.length === 0 ? (
+        <p className="self-center border-b-[9px] border-[#8a6547] pb-4 text-ink2">
+          No quilt is due. What comes in hangs here by its date.
+        </p>
+      ) : (
+        <ul
+          className="grid content-start"
+          style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(152px, 1fr))' }}
+        >
+          {rail.quilts.map((q) => (
+            <li key={q.quilt.id} className="pb-3">
+              <Hanging q={q} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function Hours({ rail }: { rail: Rail }) {
+  const most = Math.max(rail.hoursLeft, rail.hoursAtFrame ?? 0, 1);
+  const w = 118;
+  const x = (h: number) => 1 + (h / most) * w;
+  const over = rail.hoursAtFrame !== null && rail.hoursLeft > rail.hoursAtFrame;
+  return (
+    <div className="mt-2.5">
+      <p className="whitespace-nowrap">
+        <span className="text-[18px] font-bold">
+          <Shown kind="predicted">{rail.hoursLeft.toFixed(1)} h</Shown>
+        </span>{' '}
+        <span className="text-ink2">to sew</span>
+      </p>
+      <svg width="128" height="20" aria-hidden>
+        <path d={`M1 10H${x(rail.hoursLeft)}`} stroke="var(--ink)" strokeWidth={3} strokeDasharray="8 4" />
+        {rail.hoursAtFrame !== null && (
+          <path
+            d={`M${x(rail.hoursAtFrame)} 2v16`}
+            stroke={over ? 'var(--madder)' : 'var(--verdigris)'}
+            strokeWidth={2.5}
+          />
+        )}
+      </svg>
+      <p className={over ? 'font-medium text-madder' : 'text-ink2'}>
+        {rail.hoursAtFrame === null
+          ? 'no hours set'
+          : over
+            ? `only ${rail.hoursAtFrame} h at the frame`
+            : `of ${rail.hoursAtFrame} h at the frame`}
+      </p>
+    </div>
+  );
+}
+
+function Hanging({ q }: { q: RackQuilt }) {
+  const { quilt } = q;
+  const page = quilt.step === 'hand-back' ? 'quilt' : quilt.step;
+  return (
+    <Link href={`/quilts/${quilt.id}/${page}`} className="group block">
+      <span className="block border-b-[9px] border-[#8a6547] px-1.5 pt-1.5">
+        <SpoolGlyph
+          width={94}
+          height={112}
+          bands={q.bands}
+          fill={q.fill}
+          peg
+          away={quilt.onFrameSince !== null}
+          flag={q.daysOver > 0}
+        />
+      </span>
+      <span className="block px-1.5 pt-2 leading-[1.3]">
+        <b className="block font-slab text-20 leading-[1.1] font-semibold group-hover:underline">
+          {quilt.name}
+        </b>
+        <span className="block">{quilt.client}</span>
+        {q.daysOver > 0 ? (
+          <span className="flex items-center gap-1.5 font-bold text-madder">
+            <Flag size={14} aria-hidden fill="currentColor" /> {q.daysOver}{' '}
+            {q.daysOver === 1 ? 'day' : 'days'} over
+          </span>
+        ) : (
+          <span className="block">due {format(parseISO(quilt.dueOn), 'EEE d MMM')}</span>
+        )}
+        <span className="block text-ink2">{q.status}</span>
+      </span>
+    </Link>
+  );
+}

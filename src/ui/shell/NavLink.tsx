@@ -1,0 +1,18 @@
+'use client';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { Place } from './places';
+
+export function NavLink({ href, label }: Place) {
+  const path = usePathname();
+  const here = href === '/' ? path === '/' : path.startsWith(href);
+  return (
+    <Link
+      href={href}
+      aria-current={here ? 'page' : undefined}
+      className={`flex h-[60px] items-center px-3 text-16 ${here ? 'font-bold' : 'font-medium'}`}
+    >
+      <span className={`border-b-[3px] pb-0.5 ${here ? 'border-ink' : 'border-transparent'}`}>{label}</span>
+    </Link>
+  );
+}

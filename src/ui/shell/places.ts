@@ -1,0 +1,7 @@
+/** A main place of the app. */
+export interface Place {
+  href: string;
+  label: string;
+}
+
+export const PLACES: readonly Place[] = [{ href: '/', label: 'Rack' }];

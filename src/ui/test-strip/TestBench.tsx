@@ -1,0 +1,249 @@
+'use client';
+import { ToggleGroup } from 'radix-ui';
+import { useCallback, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { toast } from 'sonner';
+import type { Search } from '@/actions/tests';
+import { logTestAction } from '@/app/server-actions';
+import { DIRECTIONS, type Direction } from '@/core/tension/next';
+import type { Verdict } from '@/core/tension/probit';
+import type { ChosenSetup, Quilt, Zone } from '@/data/types';
+import { DrawingSvg } from '@/ui/draw/Marks';
+import { Button, ButtonLink } from '@/ui/kit/Button';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { TextField } from '@/ui/kit/Field';
+import { numberOf } from '@/ui/kit/number-of';
+import { Problems } from '@/ui/kit/Problems';
+import { Shown } from '@/ui/kit/Shown';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import { tensionLadder } from '@/ui/tension-ladder/ladder';
+import { instructionOf } from './instruction';
+import { TestStrip } from './TestStrip';
+import { VerdictTiles } from './VerdictTiles';
+import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone, worstVerdict } from './words';
+
+const FIELDS = ['topGf', 'bobbinGf', 'verdicts', 'note'];
+const gf = (x: number) => String(Number(x.toFixed(x < 50 ? 1 : 0)));
+
+/** The test bench of one zone: the strip so far, how the search narrows, and the one thing to do next. */
+export function TestBench({
+  quilt,
+  zone,
+  setup,
+  search,
+  colours,
+}: {
+  quilt: Pick<Quilt, 'id' | 'name'>;
+  zone: Pick<Zone, 'id' | 'name' | 'letter'>;
+  setup: ChosenSetup;
+  search: Search;
+  colours: { top: string; bobbin: string; cloth: string; backing: string };
+}) {
+  const { rounds, next, bands, chance } = search;
+  const router = useRouter();
+  const n = rounds.length + 1;
+  const last = rounds.at(-1);
+  const notTension = next.cautions.some((c) => c.code === 'not-tension');
+  const [again, setAgain] = useState(false);
+  const [topGf, setTopGf] = useState(gf(next.topGf));
+  const [bobbinGf, setBobbinGf] = useState(gf(next.bobbinGf));
+  const [direction, setDirection] = useState<Direction>('away');
+  const [verdicts, setVerdicts] = useState<Partial<Record<Direction, Verdict>>>({});
+  const [note, setNote] = useState('');
+  const done = useCallback(
+    (stored: { n: number; done: boolean }) => {
+      toast(
+        stored.done
+          ? `Test ${stored.n} balances: the card now shows it as proven.`
+          : `Test ${stored.n} is on the strip.`,
+      );
+      router.refresh();
+    },
+    [router],
+  );
+  const { send, pending, problems, problemAt } = useActionForm(logTestAction, done);
+  const told = instructionOf(next, last);
+  const ladder = tensionLadder({
+    bands,
+    tests: rounds.map((r) => ({
+      n: r.n,
+      topGf: r.topGf,
+      verdict: worstVerdict(Object.values(r.verdicts)),
+    })),
+    nextGf: next.topGf,
+    done: next.done,
+  });
+  const open = !next.done || again;
+
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline gap-x-3.5">
+        <h2 className="text-24">Test strip, {zone.name}</h2>
+        <p className="text-ink2">top above, back below; threads drawn thicker than they are</p>
+      </div>
+      <TestStrip rounds={rounds} next={{ ...next, chance }} {...colours} />
+      <div className="mt-3 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 min-[1180px]:grid-cols-[352px_minmax(0,1fr)]">
+        <div>
+          <h3 className="text-[17px]">
+            Tension ladder{' '}
+            <span className="font-sans text-13 font-normal text-ink2">
+              where it balances: band 8 in 10, hatched 1 in 2
+            </span>
+          </h3>
+          <DrawingSvg
+            drawing={ladder}
+            className="max-w-full"
+            title={`Top tension: likely between ${Math.round(bands.at(-1)!.low80)} and ${Math.round(bands.at(-1)!.high80)} gf; next ${Math.round(next.topGf)} gf`}
+          />
+        </div>
+        <div className="min-w-0">
+          <div aria-live="polite">
+            <h3 className="text-[26px]">{told.title}</h3>
+            <p className="mt-1 text-32 leading-tight font-bold">
+              {told.move ? (
+                <>
+                  <Shown kind="proven">{gf(told.move.from)}</Shown> <span aria-hidden>→</span>
+                  <span className="sr-only"> to </span> <Shown kind="predicted">{gf(told.move.to)}</Shown>{' '}
+                  <span className="text-20 font-normal">gf</span>
+                </>
+              ) : (
+                <Shown kind={next.done ? 'proven' : 'predicted'}>
+                  {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
+                  <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
+                  <small className="text-16 font-medium">gf bobbin</small>
+                </Shown>
+              )}
+            </p>
+            {told.turn && <p className="mt-1.5 text-ink2">{told.turn}</p>}
+            {next.reasons.map((r) => (
+              <p key={r.code} className="mt-1.5">
+                {r.text}
+              </p>
+            ))}
+            {next.cautions.map((c) => (
+              <p key={c.code} className="mt-1.5">
+                <CautionLine caution={c} />
+              </p>
+            ))}
+            {notTension && (
+              <p className="mt-1.5 text-ink2">
+                Note it with F, with the direction it shows in, so that the cause can be looked for.
+              </p>
+            )}
+          </div>
+          {next.done && !again && (
+            <div className="mt-4 flex flex-wrap gap-3">
+              <ButtonLink look="act" href={`/quilts/${quilt.id}/match?zone=${zone.id}`}>
+                See the setting card
+              </ButtonLink>
+              <Button look="quiet" onClick={() => setAgain(true)}>
+                Sew another test
+              </Button>
+            </div>
+          )}
+          {open && (
+            <form
+              className="mt-3 border-t pt-3"
+              onSubmit={(e) => {
+                e.preventDefault();
+                if (pending) return;
+                send({
+                  quiltId: quilt.id,
+                  zoneId: zone.id,
+                  setupId: setup.id,
+                  n,
+                  topGf: numberOf(topGf),
+                  bobbinGf: numberOf(bobbinGf),
+                  verdicts,
+                  note,
+                });
+              }}
+            >
+              <div className="flex flex-wrap items-end gap-3">
+                <div className="w-28">
+                  <TextField
+                    id="test-top"
+                    label="Top, gf"
+                    inputMode="decimal"
+                    value={topGf}
+                    onChange={(e) => setTopGf(e.target.value)}
+                    error={problemAt('topGf')}
+                  />
+                </div>
+                <div className="w-28">
+                  <TextField
+                    id="test-bobbin"
+                    label="Bobbin, gf"
+                    inputMode="decimal"
+                    value={bobbinGf}
+                    onChange={(e) => setBobbinGf(e.target.value)}
+                    error={problemAt('bobbinGf')}
+                  />
+                </div>
+                <div className="min-w-[180px] flex-1">
+                  <TextField
+                    id="test-note"
+                    label="Note"
+                    value={note}
+                    onChange={(e) => setNote(e.target.value)}
+                    error={problemAt('note')}
+                  />
+                </div>
+                <Button look="act" type="submit" disabled={pending} className="min-h-[52px]">
+                  Test {n} is sewn
+                </Button>
+              </div>
+              <div className="mt-3 flex flex-wrap items-baseline justify-between gap-x-4">
+                <h3 className="text-[17px]">
+                  How test {n} looks{' '}
+                  <span className="font-sans text-13 font-normal text-ink2">
+                    pick a direction, press the nearest
+                  </span>
+                </h3>
+                <p className="text-13 text-ink2">▲ tighten ● leave ▼ loosen, the top</p>
+              </div>
+              <ToggleGroup.Root
+                type="single"
+                value={direction}
+                onValueChange={(d) => d && setDirection(d as Direction)}
+                aria-label="Direction sewn"
+                className="mt-1 flex flex-wrap gap-1.5"
+              >
+                {DIRECTIONS.map((d) => {
+                  const v = verdicts[d];
+                  return (
+                    <ToggleGroup.Item
+                      key={d}
+                      value={d}
+                      className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule bg-cloth px-3 data-[state=on]:border-indigo data-[state=on]:bg-indigo-tint data-[state=on]:font-semibold"
+                    >
+                      {DIRECTION_LABEL[d]}
+                      {v !== undefined && (
+                        <span className={TONE_TEXT[verdictTone(v)]}>
+                          {VERDICT_SIGN[v]}
+                          <span className="sr-only"> judged {v}</span>
+                        </span>
+                      )}
+                    </ToggleGroup.Item>
+                  );
+                })}
+              </ToggleGroup.Root>
+              <VerdictTiles
+                label={`How ${DIRECTION_LABEL[direction].toLowerCase()} looks`}
+                value={verdicts[direction]}
+                onChange={(v) => setVerdicts({ ...verdicts, [direction]: v })}
+                {...colours}
+              />
+              {problemAt('verdicts') && (
+                <p role="alert" className="mt-1.5 font-medium text-madder">
+                  {problemAt('verdicts')}
+                </p>
+              )}
+              <Problems problems={problems} fields={FIELDS} />
+            </form>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+import type { Direction } from '@/core/tension/next';
+import type { Verdict } from '@/core/tension/probit';
+
+export const VERDICTS: readonly Verdict[] = [-3, -2, -1, 0, 1, 2, 3];
+
+/** What each verdict looks like. */
+export const VERDICT_LOOK: Record<Verdict, string> = {
+  [-3]: 'Bobbin flat on the back, top looped round it',
+  [-2]: 'Loops or clear dots of top thread on the back',
+  [-1]: 'Hint of top thread on the back',
+  0: 'Balanced: interlock inside',
+  1: 'Hint of bobbin thread on top',
+  2: 'Clear dots of bobbin thread on top',
+  3: 'Top flat on the top, bobbin looped round it',
+};
+
+/** What each verdict says of the top tension. */
+export const VERDICT_WORD: Record<Verdict, string> = {
+  [-3]: 'much too loose',
+  [-2]: 'too loose',
+  [-1]: 'a little loose',
+  0: 'balanced',
+  1: 'a little tight',
+  2: 'too tight',
+  3: 'much too tight',
+};
+
+/** Which way to turn: tighten up, loosen down. */
+export const VERDICT_SIGN: Record<Verdict, string> = {
+  [-3]: '▲▲▲',
+  [-2]: '▲▲',
+  [-1]: '▲',
+  0: '●',
+  1: '▼',
+  2: '▼▼',
+  3: '▼▼▼',
+};
+
+export const verdictTone = (v: Verdict): 'good' | 'caution' | 'fault' =>
+  v === 0 ? 'good' : Math.abs(v) === 1 ? 'caution' : 'fault';
+
+export const TONE_TEXT = { good: 'text-verdigris', caution: 'text-weld-text', fault: 'text-madder' } as const;
+
+export const DIRECTION_LABEL: Record<Direction, string> = {
+  away: 'Away',
+  toward: 'Toward you',
+  left: 'To the left',
+  right: 'To the right',
+  curve: 'Curve',
+  point: 'Point',
+};
+
+/** The verdict that stands for a whole test: the one furthest from balance, the tight one of a tie. */
+export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
+  verdicts.reduce<Verdict>(
+    (worst, v) =>
+      Math.abs(v) > Math.abs(worst) || (Math.abs(v) === Math.abs(worst) && v > worst) ? v : worst,
+    0,
+  );
