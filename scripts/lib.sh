@@ -5,7 +5,7 @@ die() { printf '%s\n' "$*" >&2; exit 1; }
 
 need_node() {
   command -v node >/dev/null 2>&1 || die "Node.js 20 or newer is needed and was not found."
-  [ "$(node -p 'Number(process.versions.node.split(".")[0]) >= 20')" = true ] || die "Node.js 20 or newer is needed; this is $(node --version)."
+  node -e 'process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' || die "Node.js 20 or newer is needed; this is $(node --version)."
 }
 
 as_admin() {
@@ -38,7 +38,7 @@ need_chromium() { [ -x /usr/bin/chromium ] || need_packages chromium fonts-dejav
 
 # Node modules from the lock file, again only when it has changed.
 need_modules() {
-  local want; want=$(sha256sum package-lock.json package.json | sha256sum | cut -c1-32)
+  local want; want=$(sha256sum package-lock.json | cut -c1-32)
   [ "$(cat node_modules/.tidy-spool 2>/dev/null)" = "$want" ] && return 0
   say "Installing node modules…"
   npm ci --no-audit --no-fund --loglevel=error || die "npm ci failed: node modules could not be installed (see above)."
@@ -62,7 +62,7 @@ need_space() {
 }
 
 port_free() { node -e 'const s=require("net").createServer();s.once("error",()=>process.exit(1));s.listen(Number(process.argv[1]),process.argv[2],()=>s.close())' "$1" "$2" 2>/dev/null; }
-free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{process.stdout.write(String(s.address().port));s.close()})'; }
 
 # As root the database server runs as the unprivileged user postgres.
 as_pg() { if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi; }
@@ -99,3 +99,22 @@ cluster_start() {
 }
 
 cluster_stop() { as_pg "$(pg_bin)/pg_ctl" -D "$1/pg" -m fast -w stop >/dev/null 2>&1 || true; }
+
+data_dir() {
+  if [ "$(id -u)" = 0 ]; then echo "${TIDY_SPOOL_DATA:-/var/lib/tidy-spool}"; else echo "${TIDY_SPOOL_DATA:-${XDG_DATA_HOME:-$HOME/.local/share}/tidy-spool}"; fi
+}
+
+# database_up : DATABASE_URL as given, else the private cluster's database, made when it is not there yet.
+OWN_CLUSTER=no
+database_up() {
+  [ -z "${DATABASE_URL:-}" ] || return 0
+  need_postgres
+  local data bin has; data=$(data_dir); bin=$(pg_bin)
+  need_space "$data"
+  cluster_start "$data"
+  OWN_CLUSTER=$PG_OURS
+  has=$("$bin/psql" "$PG_URL/postgres" -Atc "select 1 from pg_database where datname = 'tidy_spool'" 2>&1) || { database_down; die "The database does not answer: $has"; }
+  [ "$has" = 1 ] || "$bin/createdb" --maintenance-db="$PG_URL/postgres" tidy_spool || { database_down; die "The database could not be made in $data/pg."; }
+  export DATABASE_URL="$PG_URL/tidy_spool"
+}
+database_down() { [ "$OWN_CLUSTER" = yes ] && cluster_stop "$(data_dir)"; OWN_CLUSTER=no; return 0; }

@@ -9,7 +9,7 @@ import { insertSetup, readSetup } from '@/data/setups';
 import { db, type Sql } from '@/data/sql';
 import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
 import { readZones } from '@/data/zones';
-import { matchRequest } from './zone-brief';
+import { matchRequest, onlyPair } from './zone-brief';
 import { conflict, done, refuse, type Result } from './result';
 import { check } from './validate';
 
@@ -36,8 +36,14 @@ export class ChooseSetup {
   seenVersion!: number;
 }
 
-/** The set-ups the core finds for a zone; as many as asked for, best first. */
-export async function setupsForZone(sql: Sql, quiltId: string, zoneId: string, limit: number) {
+/** The set-ups the core finds for a zone, of the whole shelf or of one pair of threads; as many as asked for, best first. */
+export async function setupsForZone(
+  sql: Sql,
+  quiltId: string,
+  zoneId: string,
+  limit: number,
+  pair?: { topId: string; bobbinId: string },
+) {
   const quilt = await readQuilt(sql, quiltId);
   if (!quilt) return null;
   const [zones, machine, shelf, drawer, studio] = await Promise.all([
@@ -49,7 +55,8 @@ export async function setupsForZone(sql: Sql, quiltId: string, zoneId: string, l
   ]);
   const zone = zones.find((z) => z.id === zoneId);
   if (!zone || !studio) return null;
-  return match({ ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit });
+  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit };
+  return match(pair ? onlyPair(request, pair) : request);
 }
 
 const asRow = (s: Setup, zoneId: string, version: number) => ({
@@ -72,8 +79,6 @@ const asRow = (s: Setup, zoneId: string, version: number) => ({
   ratioSd: s.ratioSd,
 });
 
-const EVERY_PAIR = 5000;
-
 /** Writes a zone's setting card. A card that already stands with the same threads is kept, tests and all. */
 export async function chooseSetup(input: unknown): Promise<Result<{ setupId: string; version: number }>> {
   const checked = await check(ChooseSetup, input);
@@ -89,9 +94,9 @@ export async function chooseSetup(input: unknown): Promise<Result<{ setupId: str
         return conflict(
           'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
         );
-      const found = await setupsForZone(tx, quiltId, zoneId, EVERY_PAIR);
+      const found = await setupsForZone(tx, quiltId, zoneId, 1, { topId, bobbinId });
       if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-      const chosen = found.setups.find((s) => s.topId === topId && s.bobbinId === bobbinId);
+      const chosen = found.setups[0];
       if (!chosen)
         return refuse(
           'That pair of threads does not suit this zone, or left the shelf. Pick another.',

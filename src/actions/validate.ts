@@ -10,7 +10,8 @@ const flatten = (errors: ValidationError[], parent = ''): Problem[] =>
       path,
       message: key === 'whitelistValidation' ? `“${e.property}” is not a field of this form.` : message,
     }));
-    return [...own.slice(0, 1), ...flatten(e.children ?? [], path)];
+    // Decorators run from the bottom up: the last to complain is the first one written, the most basic.
+    return [...own.slice(-1), ...flatten(e.children ?? [], path)];
   });
 
 /** Checks what came in against a class of rules; unknown fields are refused. */
@@ -21,7 +22,6 @@ export async function check<T extends object>(rules: new () => T, input: unknown
   const errors = await validate(value, {
     whitelist: true,
     forbidNonWhitelisted: true,
-    stopAtFirstError: true,
   });
   return errors.length === 0 ? { ok: true, value } : { ok: false, problems: flatten(errors) };
 }

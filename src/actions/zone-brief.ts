@@ -64,3 +64,16 @@ export function matchRequest(
     },
   };
 }
+
+/** The same question with one pair of threads only. */
+export const onlyPair = (request: MatchRequest, pair: { topId: string; bobbinId: string }): MatchRequest => ({
+  ...request,
+  threads: request.threads.flatMap((t) => {
+    const serves = (id: string, role: 'top' | 'bobbin') =>
+      t.id === id && (t.role === role || (t.role ?? 'both') === 'both');
+    const [top, bobbin] = [serves(pair.topId, 'top'), serves(pair.bobbinId, 'bobbin')];
+    return top || bobbin
+      ? [{ ...t, role: top && bobbin ? ('both' as const) : top ? ('top' as const) : ('bobbin' as const) }]
+      : [];
+  }),
+});

@@ -12,15 +12,23 @@ export interface Lab {
   b: number;
 }
 
+const MOST_REMEMBERED = 20_000;
+const remembered = new Map<string, Lab>();
+
 /**
  * CIELAB (D65) of a colour written #rrggbb.
  * @throws CoreError `bad-colour` when it is not six hexadecimal digits behind a #.
  */
 export function labOf(hex: string): Lab {
+  const known = remembered.get(hex);
+  if (known) return known;
   if (!/^#[0-9a-f]{6}$/i.test(hex))
     throw new CoreError('bad-colour', `“${hex}” is not a colour. Write it as #a1b2c3.`, 'hex');
   const { l, a, b } = toLab(hex)!;
-  return { l, a, b };
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  const lab = { l, a, b };
+  remembered.set(hex, lab);
+  return lab;
 }
 
 /** Colour difference CIEDE2000 (Sharma, Wu, Dalal 2005) of two CIELAB colours; about 1 is just seen. */

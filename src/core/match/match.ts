@@ -1,17 +1,17 @@
 import { lineDensity, sewnLengthIn } from '../density/line-density';
 import { type Caution, CoreError, type Reason } from '../notes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
-import { regulate } from '../stitch/regulate';
+import { regulate, type RegulateRequest, type Regulation } from '../stitch/regulate';
 import { fabrics } from '../tables/fabrics';
 import { fibres } from '../tables/fibres';
-import { type Technique, techniques } from '../tables/techniques';
-import { startTension } from '../tension/start';
+import { type FootId, type Technique, techniques } from '../tables/techniques';
+import { startTension, type TensionStart } from '../tension/start';
 import { diameterMm } from '../thread/thread';
-import { usage } from '../usage/usage';
+import { usage, type Usage } from '../usage/usage';
 import { type CriterionOf, TOP_CRITERIA } from './criteria';
 import { chooseFoot } from './foot';
 import { PAIR_CRITERIA } from './pairing';
-import { pickNeedle } from './pick-needle';
+import { type PickedNeedle, pickNeedle } from './pick-needle';
 import type { MatchRequest, MatchThread } from './request';
 import type { MatchResult, Setup } from './setup';
 import { WEIGHTS } from './weights';
@@ -55,7 +55,7 @@ const order = { stop: 0, warn: 1, note: 2 } as const;
  * @throws CoreError when the zone has no fabric or an id is not known.
  */
 export function match(request: MatchRequest): MatchResult {
-  const { zone, machine, needles, preferences = {}, limit = DEFAULT_LIMIT } = request;
+  const { zone, machine, preferences = {}, limit = DEFAULT_LIMIT } = request;
   if (zone.top.length === 0)
     throw new CoreError('zone-without-fabric', 'Say which cloth lies in this zone first.', 'zone.top');
   const t = techniques.get(zone.technique, 'zone.technique');
@@ -76,7 +76,7 @@ export function match(request: MatchRequest): MatchResult {
       : sewnLengthIn({ technique: t.id, spacingIn, areaIn2: area, lengthIn: zone.lengthIn });
   const lambda = lineDensity(t, spacingIn, area ?? 1, area === null ? undefined : zone.lengthIn);
   const bobbins = request.threads.filter((b) => serves(b, 'bobbin'));
-  const tops = request.threads.filter((b) => serves(b, 'top'));
+  const topThreads = request.threads.filter((b) => serves(b, 'top'));
   const ask = {
     technique: t.id,
     smallestRadiusIn: zone.smallestRadiusIn,
@@ -86,137 +86,160 @@ export function match(request: MatchRequest): MatchResult {
     modeRule: preferences.modeRule,
     top: zone.top.map((f) => f.fabric),
   };
-  const firstSpi = regulate(ask).spi;
+  const first = regulate(ask);
 
-  const found: { setup: Setup; total: number }[] = [];
+  const tops: TopChoice[] = [];
   let refusal: string | null = null;
-  for (const thread of tops) {
-    let spi = firstSpi;
-    let { picked, refusal: why } = pickNeedle(
-      thread,
-      spi,
-      sandwich,
-      needles,
-      preferences.labelRule ?? 'obey',
-    );
-    const regulation = regulate({ ...ask, needleNm: picked?.nm });
-    if (picked && regulation.spi !== spi) {
-      spi = regulation.spi;
-      ({ picked, refusal: why } = pickNeedle(
-        thread,
-        spi,
-        sandwich,
-        needles,
-        preferences.labelRule ?? 'obey',
-      ));
-    }
-    if (!picked) {
+  for (const thread of topThreads) {
+    const { needle, regulation, refusal: why } = fitNeedle(thread, first.spi, ask, sandwich, request);
+    if (!needle) {
       refusal ??= why;
       continue;
     }
-    const fibre = fibres.get(thread.fibre, 'threads.fibre');
-    const needle = picked;
-    const topWeighed = weigh(TOP_CRITERIA, {
+    const context = {
       zone,
       technique: t,
       thread,
-      fibre,
+      fibre: fibres.get(thread.fibre, 'threads.fibre'),
       threadMm: diameterMm(thread),
       lambda,
       needle,
-    });
-    for (const bobbin of bobbins) {
-      const tension = startTension({ top: thread, bobbin, needleNm: needle.nm, eye: needle.eye, sandwich });
-      const used =
-        sewn === null
-          ? null
-          : usage({
-              sewnLengthIn: sewn,
-              spi,
-              thicknessMm: thickness,
-              starts: Math.ceil(((area ?? 0) / 100) * STARTS_PER_100_IN2),
-              top: thread,
-              bobbin,
-              bobbinMm: machine.bobbinMm,
-            });
-      const pair = weigh(PAIR_CRITERIA, {
-        top: thread,
-        bobbin,
-        bobbinFibre: fibres.get(bobbin.fibre, 'threads.fibre'),
-        tension,
-        usage: used,
-        preferences,
-      });
-      const total = topWeighed.total + pair.total;
-      const cautions = [
-        ...topWeighed.cautions,
-        ...pair.cautions,
-        ...needle.choice.cautions,
-        ...regulation.cautions,
-        ...footCautions,
-        ...zoneCautions(zone, t, regulation.mode, spacingIn),
-      ];
-      found.push({
-        total,
-        setup: {
-          topId: thread.id,
-          bobbinId: bobbin.id,
-          needle: { nm: needle.nm, us: needle.us, eye: needle.eye, point: needle.point },
-          foot,
-          spi,
-          stitchMm: regulation.stitchMm,
-          mode: regulation.mode,
-          idleSpm: regulation.idleSpm,
-          maxInPerS:
-            t.id === 'couching' ? Math.min(COUCHING_IN_PER_S, regulation.maxInPerS) : regulation.maxInPerS,
-          handInPerS: t.handInPerS,
-          curve: regulation.curve,
-          topGf: tension.topGf,
-          bobbinGf: tension.bobbinGf,
-          ratio: tension.ratio,
-          ratioSd: tension.sd,
-          eyeRatio: needle.size.eyeRatio,
-          flexIndex: needle.size.flexIndex,
-          topM: used?.topM ?? null,
-          bobbinM: used?.bobbinM ?? null,
-          score: 100 / (1 + total / 4),
-          parts: { ...topWeighed.parts, ...pair.parts },
-          reasons: byCode([
-            ...topWeighed.reasons,
-            ...needle.choice.reasons,
-            ...pair.reasons,
-            ...regulation.reasons,
-            ...tension.reasons,
-          ]),
-          cautions: byCode(cautions).sort((a, b) => order[a.severity] - order[b.severity]),
-        },
-      });
-    }
+    };
+    tops.push({ thread, needle, regulation, weighed: weigh(TOP_CRITERIA, context) });
   }
-  found.sort(
-    (a, b) =>
-      a.total - b.total ||
-      a.setup.topId.localeCompare(b.setup.topId) ||
-      a.setup.bobbinId.localeCompare(b.setup.bobbinId),
-  );
-  if (found.length === 0)
-    return { setups: [], weighed: 0, cautions: [nothingSuits(t, tops, bobbins, refusal)] };
-  return {
-    setups: bestPerTop(
-      found.map((f) => f.setup),
-      limit,
-    ),
-    weighed: found.length,
-    cautions: [],
+  if (tops.length === 0 || bobbins.length === 0)
+    return { setups: [], weighed: 0, cautions: [nothingSuits(t, topThreads, bobbins, refusal)] };
+
+  const pairOf = (top: TopChoice, bobbin: MatchThread): Pair => {
+    const { nm, eye } = top.needle;
+    const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich });
+    const used =
+      sewn === null
+        ? null
+        : usage({
+            sewnLengthIn: sewn,
+            spi: top.regulation.spi,
+            thicknessMm: thickness,
+            starts: Math.ceil(((area ?? 0) / 100) * STARTS_PER_100_IN2),
+            top: top.thread,
+            bobbin,
+            bobbinMm: machine.bobbinMm,
+          });
+    const weighed = weigh(PAIR_CRITERIA, {
+      top: top.thread,
+      bobbin,
+      bobbinFibre: fibres.get(bobbin.fibre, 'threads.fibre'),
+      tension,
+      usage: used,
+      preferences,
+    });
+    return { top, bobbin, tension, used, weighed, total: top.weighed.total + weighed.total };
   };
+  const shared = [...footCautions, ...zoneCautions(zone, t, first.mode, spacingIn)];
+  const setups = bestPairs(tops, bobbins, pairOf, limit).map((p) => asSetup(p, t, foot, shared));
+  return { setups, weighed: tops.length * bobbins.length, cautions: [] };
 }
 
-/** The best pair of each top thread first; second pairs only when there are too few tops. */
-function bestPerTop(sorted: readonly Setup[], limit: number): Setup[] {
-  const seen = new Set<string>();
-  const first = sorted.filter((s) => !seen.has(s.topId) && seen.add(s.topId));
-  const rest = sorted.filter((s) => !first.includes(s));
-  return [...first, ...rest].slice(0, limit);
+interface TopChoice {
+  thread: MatchThread;
+  needle: PickedNeedle;
+  regulation: Regulation;
+  weighed: Weighed;
+}
+
+interface Pair {
+  top: TopChoice;
+  bobbin: MatchThread;
+  tension: TensionStart;
+  used: Usage | null;
+  weighed: Weighed;
+  total: number;
+}
+
+/** The needle for a thread, and the stitch length again once the needle is known. */
+function fitNeedle(
+  thread: MatchThread,
+  firstSpi: number,
+  ask: RegulateRequest,
+  sandwich: Sandwich,
+  { needles, preferences = {} }: MatchRequest,
+) {
+  const pick = (spi: number) => pickNeedle(thread, spi, sandwich, needles, preferences.labelRule ?? 'obey');
+  let { picked, refusal } = pick(firstSpi);
+  const regulation = regulate({ ...ask, needleNm: picked?.nm });
+  if (picked && regulation.spi !== firstSpi) ({ picked, refusal } = pick(regulation.spi));
+  return { needle: picked, regulation, refusal };
+}
+
+const inOrder = (a: Pair, b: Pair) =>
+  a.total - b.total ||
+  a.top.thread.id.localeCompare(b.top.thread.id) ||
+  a.bobbin.id.localeCompare(b.bobbin.id);
+
+/**
+ * The best pair of each top thread, best first; second pairs only when there are too few tops. Penalties
+ * are never negative, so a top whose own total is beyond the last place taken needs no bobbins tried.
+ */
+function bestPairs(
+  tops: readonly TopChoice[],
+  bobbins: readonly MatchThread[],
+  pairOf: (top: TopChoice, bobbin: MatchThread) => Pair,
+  limit: number,
+): Pair[] {
+  const best: Pair[] = [];
+  const others: Pair[] = [];
+  for (const top of [...tops].sort((a, b) => a.weighed.total - b.weighed.total)) {
+    const last = best[limit - 1];
+    if (last && top.weighed.total > last.total) break;
+    const [first, ...rest] = bobbins.map((b) => pairOf(top, b)).sort(inOrder);
+    best.push(first!);
+    best.sort(inOrder);
+    if (tops.length < limit) others.push(...rest);
+  }
+  return [...best, ...others.sort(inOrder)].slice(0, limit);
+}
+
+function asSetup(p: Pair, t: Technique, foot: FootId, shared: readonly Caution[]): Setup {
+  const { top, tension, used } = p;
+  const { needle, regulation } = top;
+  const cautions = [
+    ...top.weighed.cautions,
+    ...p.weighed.cautions,
+    ...needle.choice.cautions,
+    ...regulation.cautions,
+    ...shared,
+  ];
+  return {
+    topId: top.thread.id,
+    bobbinId: p.bobbin.id,
+    needle: { nm: needle.nm, us: needle.us, eye: needle.eye, point: needle.point },
+    foot,
+    spi: regulation.spi,
+    stitchMm: regulation.stitchMm,
+    mode: regulation.mode,
+    idleSpm: regulation.idleSpm,
+    maxInPerS: t.id === 'couching' ? Math.min(COUCHING_IN_PER_S, regulation.maxInPerS) : regulation.maxInPerS,
+    handInPerS: t.handInPerS,
+    curve: regulation.curve,
+    topGf: tension.topGf,
+    bobbinGf: tension.bobbinGf,
+    ratio: tension.ratio,
+    ratioSd: tension.sd,
+    eyeRatio: needle.size.eyeRatio,
+    flexIndex: needle.size.flexIndex,
+    topM: used?.topM ?? null,
+    bobbinM: used?.bobbinM ?? null,
+    score: 100 / (1 + p.total / 4),
+    parts: { ...top.weighed.parts, ...p.weighed.parts },
+    reasons: byCode([
+      ...top.weighed.reasons,
+      ...needle.choice.reasons,
+      ...p.weighed.reasons,
+      ...regulation.reasons,
+      ...tension.reasons,
+    ]),
+    cautions: byCode(cautions).sort((a, b) => order[a.severity] - order[b.severity]),
+  };
 }
 
 function nothingSuits(

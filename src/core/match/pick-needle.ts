@@ -38,7 +38,10 @@ export function pickNeedle(
       continue;
     }
     const { nm, us, point: wanted } = choice.best;
-    const points = drawer?.filter((n) => n.nm === nm).map((n) => n.point) ?? [wanted];
+    const points = drawer
+      ?.filter((n) => n.nm === nm)
+      .map((n) => n.point)
+      .sort() ?? [wanted];
     const point = points.includes(wanted) ? wanted : points[0]!;
     const size = choice.sizes.find((s) => s.nm === nm)!;
     const cost = size.penalty + (point === wanted ? 0 : OTHER_POINT);

@@ -45,6 +45,8 @@ const REFUSED = 10;
 /** Among equals the thinner blade marks the cloth less. */
 const PER_HUNDREDTH_MM = 0.002;
 const OUTSIDE_LABEL = 0.8;
+/** A size that is best in every way is taken before a thinner one that is only usable. */
+const LESS_THAN_BEST = 0.1;
 
 /** 0 inside the best window, 1 at the edge of the usable one, growing on outside it. */
 const outside = (
@@ -69,6 +71,7 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
     (keeps && holes > PERFORATION_REFUSE);
   const best = eyePenalty === 0 && flexPenalty === 0 && !(keeps && holes > PERFORATION_WARN);
   const marks = PER_HUNDREDTH_MM * nm * (1 + memory / 2);
+  const lesser = best ? 0 : LESS_THAN_BEST;
   // Between 1.6 and 2 a blade is taken only when nothing better is owned.
   const lastResort = flex > FLEX_USABLE ? 3 : 0;
   return {
@@ -78,7 +81,7 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
     flexIndex: flex,
     perforation: holes,
     verdict: refused ? 'refused' : best ? 'best' : 'usable',
-    penalty: (refused ? REFUSED : 0) + eyePenalty + flexPenalty + holePenalty + lastResort + marks,
+    penalty: (refused ? REFUSED : 0) + eyePenalty + flexPenalty + holePenalty + lesser + lastResort + marks,
   };
 }
 

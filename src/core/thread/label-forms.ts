@@ -23,7 +23,7 @@ const form = (source: string) => new RegExp(String.raw`(?<![\w.,])` + source + S
 
 /** Best evidence first: tex and dtex, denier, Ne and Nm, ticket, weight. */
 export const LABEL_FORMS: readonly LabelForm[] = [
-  { basis: 'tex', example: 'Tex 27', pattern: form(String.raw`(?:tex|t)[\s.:-]*${N}`), toTex: (n) => n },
+  { basis: 'tex', example: 'Tex 27', pattern: form(String.raw`(?:tex|t)-?[\s.:]*${N}`), toTex: (n) => n },
   { basis: 'tex', example: '27 tex', pattern: form(String.raw`${N}\s*-?\s*tex`), toTex: (n) => n },
   {
     basis: 'tex',
@@ -109,4 +109,4 @@ export const LABEL_FORMS: readonly LabelForm[] = [
 
 /** Words a label carries that say nothing of its size. */
 export const IDLE_WORDS =
-  /\b(?:100\s*%|cotton|polyester|poly|rayon|silk|nylon|wool|metallic|spun|core|corespun|filament|trilobal|monofilament|mono|thread|mercerised|mercerized|long|staple|extra|egyptian|quilting|machine|[2-9]\s*-?\s*ply)\b/giu;
+  /\b100\s*%|\b(?:cotton|polyester|poly|rayon|silk|nylon|wool|metallic|spun|core|corespun|filament|trilobal|monofilament|mono|thread|mercerised|mercerized|long|staple|extra|egyptian|quilting|machine|[2-9]\s*-?\s*ply)\b/giu;

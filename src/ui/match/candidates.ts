@@ -16,6 +16,7 @@ import { spiToMm } from '@/core/units/length';
 import type { ChosenSetup, Cone, Quilt, Zone } from '@/data/types';
 import type { Candidate } from './candidate';
 
+/** The best and three runners-up. */
 const SHOWN = 4;
 /** Standard deviations to either side of an 80 % band. */
 const BAND_80 = 1.2816;
@@ -23,18 +24,19 @@ const BAND_80 = 1.2816;
 interface Found {
   found: MatchResult;
   standing: ChosenSetup | undefined;
+  /** The standing pair weighed today; none when it no longer suits. */
+  fresh: Setup | undefined;
   zone: Zone;
   quilt: Quilt;
   shelf: readonly Cone[];
 }
 
 /** The best set-up and its runners-up for the page; a card that stands is always among them, as it was stored. */
-export function candidatesOf({ found, standing, zone, quilt, shelf }: Found): Candidate[] {
+export function candidatesOf({ found, standing, fresh, zone, quilt, shelf }: Found): Candidate[] {
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const sandwich = sandwichOf(zone, quilt);
   const setups = found.setups.slice(0, SHOWN);
   if (standing) {
-    const fresh = found.setups.find((s) => s.topId === standing.topId && s.bobbinId === standing.bobbinId);
     const stored = asStored(standing, fresh, zone, sandwich, cones);
     const at = setups.findIndex((s) => s.topId === standing.topId && s.bobbinId === standing.bobbinId);
     if (at >= 0) setups[at] = stored ?? setups[at]!;

@@ -42,7 +42,7 @@ export function QuiltFrame({
         fill={sewnShare(quilt)}
       />
       <div className="grid min-h-[calc(100dvh-148px)] grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
-        <div className="pt-3 pl-4">
+        <div className="pt-3 pb-20 pl-4">
           <div className="xl:hidden">
             <QuiltMap {...mapProps(view, zoneId, page)} idPrefix="small" width={206} maxHeight={230} />
           </div>

@@ -1,10 +1,13 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Fault, Quilt, Zone } from '@/data/types';
-import { FaultDialog } from '@/ui/faults/FaultDialog';
 import { Button } from '@/ui/kit/Button';
-import { Modal } from '@/ui/kit/Modal';
+
+// Dialogs come when they are first opened, so that the page itself stays light.
+const FaultDialog = dynamic(() => import('@/ui/faults/FaultDialog').then((m) => m.FaultDialog));
+const Modal = dynamic(() => import('@/ui/kit/Modal').then((m) => m.Modal));
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 to 5', 'the steps of the quilt'],
@@ -67,18 +70,20 @@ export function QuiltKeys(props: {
         </Button>
       </div>
       {fault && <FaultDialog quilt={quilt} zones={zones} zoneId={zoneId} onClose={() => setFault(false)} />}
-      <Modal open={help} onOpenChange={setHelp} title="Keys" about="Single letters rest while you type.">
-        <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-          {KEYS.map(([key, act]) => (
-            <div key={key} className="contents">
-              <dt>
-                <kbd className="rounded border bg-ground px-2 py-0.5">{key}</kbd>
-              </dt>
-              <dd>{act}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
+      {help && (
+        <Modal open onOpenChange={setHelp} title="Keys" about="Single letters rest while you type.">
+          <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+            {KEYS.map(([key, act]) => (
+              <div key={key} className="contents">
+                <dt>
+                  <kbd className="rounded border bg-ground px-2 py-0.5">{key}</kbd>
+                </dt>
+                <dd>{act}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal>
+      )}
     </>
   );
 }

@@ -19,15 +19,13 @@ export function RackRail({ rail }: { rail: Rail }) {
           No quilt is due. What comes in hangs here by its date.
         </p>
       ) : (
-        <ul
-          className="grid content-start"
-          style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(152px, 1fr))' }}
-        >
+        <ul className="flex flex-wrap content-start">
           {rail.quilts.map((q) => (
-            <li key={q.quilt.id} className="pb-3">
+            <li key={q.quilt.id} className="w-[159px] pb-3">
               <Hanging q={q} />
             </li>
           ))}
+          <li aria-hidden className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547]" />
         </ul>
       )}
     </section>

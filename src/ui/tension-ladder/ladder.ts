@@ -110,7 +110,7 @@ export function tensionLadder(ladder: LadderNumbers, width = 352, height = 300):
   });
   labels.push({
     x: nx,
-    y: ny + 27,
+    y: !ladder.done && tests.length > 0 && ny < y(tests.at(-1)!.topGf) ? ny - 15 : ny + 27,
     anchor: 'middle',
     text: String(Math.round(ladder.nextGf)),
     size: 18,

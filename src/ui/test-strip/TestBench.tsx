@@ -87,7 +87,7 @@ export function TestBench({
           <h3 className="text-[17px]">
             Tension ladder{' '}
             <span className="font-sans text-13 font-normal text-ink2">
-              where it balances: band 8 in 10, hatched 1 in 2
+              balance: band 8 in 10, hatched 1 in 2
             </span>
           </h3>
           <DrawingSvg
@@ -143,7 +143,7 @@ export function TestBench({
           )}
           {open && (
             <form
-              className="mt-3 border-t pt-3"
+              className="mt-2.5 border-t pt-2"
               onSubmit={(e) => {
                 e.preventDefault();
                 if (pending) return;
@@ -178,15 +178,6 @@ export function TestBench({
                     value={bobbinGf}
                     onChange={(e) => setBobbinGf(e.target.value)}
                     error={problemAt('bobbinGf')}
-                  />
-                </div>
-                <div className="min-w-[180px] flex-1">
-                  <TextField
-                    id="test-note"
-                    label="Note"
-                    value={note}
-                    onChange={(e) => setNote(e.target.value)}
-                    error={problemAt('note')}
                   />
                 </div>
                 <Button look="act" type="submit" disabled={pending} className="min-h-[52px]">
@@ -239,6 +230,15 @@ export function TestBench({
                   {problemAt('verdicts')}
                 </p>
               )}
+              <div className="mt-3">
+                <TextField
+                  id="test-note"
+                  label="Note"
+                  value={note}
+                  onChange={(e) => setNote(e.target.value)}
+                  error={problemAt('note')}
+                />
+              </div>
               <Problems problems={problems} fields={FIELDS} />
             </form>
           )}

@@ -6,7 +6,9 @@ import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, VERDICT_WORD, verdictTone, wo
 import { facesAt, lineAndCurve, stitchMarks } from './stitch-side';
 import type { Direction } from '@/core/tension/next';
 
-const FACE = { top: 72, back: 60, gap: 8 };
+/** Tests shown side by side. */
+const COLUMNS = 4;
+const FACE = { top: 60, back: 50, gap: 6 };
 
 /** The strip as it lies on the margin: the last tests, top above and back below, and the one to sew next. */
 export function TestStrip(props: {
@@ -17,12 +19,12 @@ export function TestStrip(props: {
   cloth: string;
   backing: string;
 }) {
-  const shown = props.rounds.slice(-4);
+  const shown = props.rounds.slice(-COLUMNS);
   const cells = props.next.done ? shown.length : shown.length + 1;
   return (
     <ol
       className="mt-1.5 grid"
-      style={{ gridTemplateColumns: `repeat(${Math.max(4, cells)}, minmax(0, 1fr))` }}
+      style={{ gridTemplateColumns: `repeat(${Math.max(COLUMNS, cells)}, minmax(0, 1fr))` }}
     >
       {shown.map((r) => {
         const worst = worstVerdict(Object.values(r.verdicts));
@@ -74,6 +76,12 @@ export function TestStrip(props: {
           </div>
         </li>
       )}
+      {cells < COLUMNS && (
+        <li aria-hidden style={{ gridColumn: `span ${COLUMNS - cells}` }}>
+          <div style={{ height: 60, background: props.cloth }} />
+          <div style={{ height: 50, marginTop: 6, background: props.backing }} />
+        </li>
+      )}
     </ol>
   );
 }
@@ -103,7 +111,7 @@ function StripCell(p: {
   return (
     <svg
       viewBox={`0 0 ${w} ${backY + FACE.back}`}
-      className="block h-[140px] w-full"
+      className="block h-[116px] w-full"
       preserveAspectRatio="none"
       aria-hidden
     >

@@ -1,4 +1,4 @@
-import { matchRequest } from '@/actions/zone-brief';
+import { matchRequest, onlyPair } from '@/actions/zone-brief';
 import { match } from '@/core/match/match';
 import { techniques } from '@/core/tables/techniques';
 import { db } from '@/data/sql';
@@ -11,7 +11,6 @@ import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Match' };
-const EVERY_PAIR = 5000;
 
 export default async function MatchPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
@@ -26,11 +25,10 @@ export default async function MatchPage(props: QuiltPageProps) {
     );
   const [drawer, studio] = await Promise.all([readDrawer(db()), readStudio(db())]);
   const standing = view.setups.get(zone.id);
-  const found = match({
-    ...matchRequest(zone, quilt, { machine, shelf, drawer, studio: studio! }),
-    limit: EVERY_PAIR,
-  });
-  const candidates = candidatesOf({ found, standing, zone, quilt, shelf });
+  const request = matchRequest(zone, quilt, { machine, shelf, drawer, studio: studio! });
+  const found = match(request);
+  const fresh = standing && match({ ...onlyPair(request, standing), limit: 1 }).setups[0];
+  const candidates = candidatesOf({ found, standing, fresh, zone, quilt, shelf });
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match">
       {candidates.length === 0 ? (

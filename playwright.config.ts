@@ -1,0 +1,23 @@
+import { defineConfig } from '@playwright/test';
+
+/** The built app in Debian's Chromium, on a scratch database with the demo studio (see tests/serve.ts). */
+export default defineConfig({
+  testDir: 'tests',
+  globalSetup: './tests/serve.ts',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 30_000,
+  expect: { timeout: 7_000 },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],
+  ],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost'],
+    },
+  },
+});

@@ -1,0 +1,102 @@
+// Measures: prints what the pages, the core and the scripts cost. Run with npm run bench, after a build.
+import { spawn, spawnSync } from 'node:child_process';
+import { gzipSync } from 'node:zlib';
+import { readFileSync } from 'node:fs';
+import postgres from 'postgres';
+import { match } from '@/core/match/match';
+import { matchRequest } from '@/actions/zone-brief';
+import { readQuilt } from '@/data/quilts';
+import { connect } from '@/data/sql';
+import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
+import { readZones } from '@/data/zones';
+import { NEEDLE_SIZES } from '@/core/tables/needles';
+
+const at = (sorted: number[], p: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))]!;
+async function measure(name: string, runs: number, act: () => unknown) {
+  for (let i = 0; i < Math.min(10, runs); i++) await act();
+  const ms: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const t = performance.now();
+    await act();
+    ms.push(performance.now() - t);
+  }
+  ms.sort((a, b) => a - b);
+  console.log(
+    `${name.padEnd(52)} median ${at(ms, 0.5).toFixed(1).padStart(7)} ms   95 % ${at(ms, 0.95).toFixed(1).padStart(7)} ms`,
+  );
+}
+
+async function bench() {
+  const base = process.env.TEST_PG_URL!;
+  const admin = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
+  await admin`create database bench`;
+  await admin.end();
+  const env = { ...process.env, DATABASE_URL: `${base}/bench`, NODE_ENV: 'production' as const };
+  spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, stdio: 'inherit' });
+  const sql = connect(env.DATABASE_URL);
+  const [quiltRow] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
+  const quilt = (await readQuilt(sql, quiltRow!.id))!;
+  const [zones, machine, shelf, drawer, studio] = [
+    await readZones(sql, quilt.id),
+    await readMachine(sql, quilt.machineId),
+    await readShelf(sql),
+    await readDrawer(sql),
+    (await readStudio(sql))!,
+  ];
+  await sql.end();
+
+  const one = matchRequest(zones[0]!, quilt, { machine, shelf, drawer, studio });
+  const needles = NEEDLE_SIZES.flatMap(({ nm }) => [
+    { nm, eye: 'standard' as const, point: 'sharp' as const },
+  ]);
+  await measure(`core match, ${shelf.length} cones × ${needles.length} needles`, 200, () =>
+    match({ ...one, needles }),
+  );
+  const many = Array.from({ length: 500 }, (_, i) => ({
+    ...one.threads[i % one.threads.length]!,
+    id: `cone ${i}`,
+  }));
+  await measure('core match, 500 cones × 12 needles', 20, () => match({ ...one, threads: many, needles }));
+
+  const port = 3199;
+  const server = spawn(
+    'node_modules/.bin/next',
+    ['start', '--hostname', '127.0.0.1', '--port', String(port)],
+    {
+      env,
+      stdio: 'ignore',
+    },
+  );
+  const url = `http://127.0.0.1:${port}`;
+  try {
+    for (let i = 0; i < 100; i++) {
+      if (
+        await fetch(`${url}/health`).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        break;
+      await new Promise((r) => setTimeout(r, 100));
+    }
+    const pages = ['/', ...['take-in', 'match', 'test', 'quilt'].map((p) => `/quilts/${quilt.id}/${p}`)];
+    for (const page of pages)
+      await measure(`page ${page.replace(quilt.id, '…')}`, 60, async () => (await fetch(url + page)).text());
+    for (const page of pages) {
+      const html = await (await fetch(url + page)).text();
+      const scripts = [...new Set([...html.matchAll(/<script[^>]+src="([^"?]+\.js)/g)].map((m) => m[1]!))];
+      const bytes = scripts.reduce(
+        (sum, src) => sum + gzipSync(readFileSync(src.replace('/_next/', '.next/'))).length,
+        0,
+      );
+      console.log(
+        `${`scripts of ${page.replace(quilt.id, '…')}`.padEnd(52)} ${(bytes / 1000).toFixed(0)} kB compressed`,
+      );
+    }
+  } finally {
+    server.kill('SIGTERM');
+  }
+}
+
+void bench();

@@ -1,0 +1,49 @@
+// Every check and test in turn, and a closing line that counts them.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const out = mkdtempSync(join(tmpdir(), 'tidy-spool-results-'));
+const total = { passed: 0, failed: 0 };
+const run = (command, args, env = {}) =>
+  spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+const count = (passed, failed) => {
+  total.passed += passed;
+  total.failed += failed;
+};
+const read = (file) => {
+  try {
+    return JSON.parse(readFileSync(join(out, file), 'utf8'));
+  } catch {
+    return null;
+  }
+};
+
+function check(name, ok) {
+  console.log(`${ok ? 'ok  ' : 'FAIL'}  ${name}`);
+  count(ok ? 1 : 0, ok ? 0 : 1);
+}
+
+for (const name of ['format', 'lint', 'types', 'floors', 'unused'])
+  check(name, run('npm', ['run', '-s', name]));
+
+const unit = run('node_modules/.bin/jest', ['--json', `--outputFile=${join(out, 'unit.json')}`, '--silent']);
+const jest = read('unit.json');
+count(jest?.numPassedTests ?? 0, (jest?.numFailedTests ?? 0) + (jest?.numRuntimeErrorTestSuites ?? 0));
+if (!unit && !jest) count(0, 1);
+
+const built = run('bash', ['-c', '. scripts/lib.sh; need_build'], { NODE_ENV: 'production' });
+check('build', built);
+if (built) {
+  const ran = run('node_modules/.bin/playwright', ['test', ...process.argv.slice(2)], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: join(out, 'e2e.json'),
+  });
+  const stats = read('e2e.json')?.stats;
+  count((stats?.expected ?? 0) + (stats?.flaky ?? 0), stats?.unexpected ?? 0);
+  if (!ran && !stats?.unexpected) count(0, 1);
+}
+
+rmSync(out, { recursive: true, force: true });
+console.log(`\n${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed > 0 || total.passed === 0 ? 1 : 0);

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { battings } from '../tables/battings';
+import { fabrics } from '../tables/fabrics';
+import { features } from '../tables/features';
+import { FEET, techniques } from '../tables/techniques';
+import { demoNeedles, demoShelf } from '@/demo/shelf';
+import { describeThread } from '../thread/describe';
+import { CoreError } from '../notes';
+import { match } from './match';
+import type { MatchRequest } from './request';
+
+const threads = demoShelf.map((c) => ({
+  id: `${c.line} ${c.colour}`,
+  tex: describeThread({ label: c.label, fibre: c.fibre }).tex,
+  fibre: c.fibre,
+  hex: c.hex,
+  remainingM: c.remainingM,
+  role: c.role,
+  labelNeedleNm: c.labelNeedleNm,
+}));
+const request: MatchRequest = {
+  zone: {
+    top: [{ fabric: 'quilting-cotton', hex: '#9db3b8', share: 1 }],
+    backing: 'quilting-cotton',
+    battingId: 'cotton-80-20',
+    technique: 'swirls',
+    spacingIn: 0.5,
+    areaIn2: 400,
+    visibility: 'sink',
+    use: 'bed',
+  },
+  machine: {
+    maxSpm: 2200,
+    idleMinSpm: 100,
+    idleMaxSpm: 900,
+    minSpi: 4,
+    maxSpi: 18,
+    modes: ['cruise', 'precision', 'manual'],
+    feet: FEET,
+    bobbinMm: { od: 25, core: 7.6, width: 10 },
+  },
+  threads,
+  needles: demoNeedles,
+};
+const withZone = (zone: Partial<MatchRequest['zone']>): MatchRequest => ({
+  ...request,
+  zone: { ...request.zone, ...zone },
+});
+
+test('the answer does not depend on the order of the shelf or the drawer', () => {
+  const expected = match(request).setups;
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray(threads, { minLength: threads.length, maxLength: threads.length }),
+      fc.shuffledSubarray([...demoNeedles], { minLength: demoNeedles.length, maxLength: demoNeedles.length }),
+      (shelf, needles) => {
+        expect(match({ ...request, threads: shelf, needles }).setups).toEqual(expected);
+      },
+    ),
+    { numRuns: 10 },
+  );
+});
+
+test('a zone of any kind is answered with sound numbers, or told what is missing', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...techniques.ids),
+      fc.constantFrom(...fabrics.ids),
+      fc.constantFrom(...battings.ids),
+      fc.subarray([...features.ids], { maxLength: 3 }),
+      fc.constantFrom('sink' as const, 'texture' as const, 'show' as const),
+      (technique, fabric, battingId, zoneFeatures, visibility) => {
+        const { setups, cautions } = match(
+          withZone({
+            technique,
+            top: [{ fabric, hex: '#aa8866' }],
+            battingId,
+            features: zoneFeatures,
+            visibility,
+          }),
+        );
+        if (setups.length === 0) return expect(cautions[0]?.code).toBe('nothing-suits');
+        const scores = setups.map((s) => s.score);
+        expect(scores).toEqual([...scores].sort((a, b) => b - a));
+        for (const s of setups) {
+          expect(s.spi).toBeGreaterThanOrEqual(4);
+          expect(s.spi).toBeLessThanOrEqual(18);
+          expect(s.topGf / s.bobbinGf).toBeGreaterThan(2);
+          expect(s.maxInPerS).toBeGreaterThan(0);
+          expect(Object.values(s.parts).every((p) => Number.isFinite(p) && p >= 0)).toBe(true);
+          expect(s.reasons.length).toBeGreaterThan(0);
+        }
+      },
+    ),
+    { numRuns: 150 },
+  );
+});
+
+test('a wish to sink and a wish to show choose different threads', () => {
+  const sink = match(request).setups[0]!;
+  const show = match(withZone({ visibility: 'show' })).setups[0]!;
+  expect(sink.topId).not.toBe(show.topId);
+});
+
+test('no monofilament is offered first for a baby', () => {
+  const best = match(withZone({ use: 'baby' })).setups[0]!;
+  expect(threads.find((t) => t.id === best.topId)!.fibre).not.toMatch(/mono/);
+});
+
+test.each([
+  ['no top thread', { threads: threads.filter((t) => t.role === 'bobbin') }, /No top thread/],
+  ['no bobbin thread', { threads: threads.filter((t) => t.role === 'top') }, /No bobbin thread/],
+  ['no needle', { needles: [] }, /needle/i],
+])('%s: an empty list that says what to buy', (_, part, words) => {
+  const { setups, cautions } = match({ ...request, ...part });
+  expect(setups).toEqual([]);
+  expect(cautions[0]!.text).toMatch(words);
+});
+
+test('a zone without cloth is an error at the cloth', () => {
+  expect(() => match(withZone({ top: [] }))).toThrow(CoreError);
+});
+
+test('raised work against a ruler is said', () => {
+  const s = match(withZone({ technique: 'ruler-lines', features: ['raised-applique'] })).setups[0]!;
+  expect(s.foot).toBe('bowl');
+  expect(s.cautions.map((c) => c.code)).toEqual(expect.arrayContaining(['foot-conflict', 'ruler-thickness']));
+});
+
+test('a short cone is said, with how much is wanted', () => {
+  const shortShelf = threads.map((t) => ({ ...t, remainingM: 3 }));
+  const s = match({ ...request, threads: shortShelf }).setups[0]!;
+  expect(s.cautions.find((c) => c.code === 'stock-short')?.text).toMatch(/3 m left/);
+});

@@ -1,0 +1,162 @@
+import { expect, expectAccessible, openQuilt, test } from './studio';
+
+test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
+  await openQuilt(page, 'Ferry Blanket');
+  await page
+    .getByRole('navigation', { name: /Steps/ })
+    .getByRole('link', { name: /^Match/ })
+    .click();
+  const zones = page.getByRole('list', { name: 'Zones' });
+  await zones
+    .getByRole('link', { name: /to match/ })
+    .first()
+    .click();
+  await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('spi');
+  await expect(page.getByRole('radiogroup', { name: 'Set-ups, best first' }).getByRole('radio')).toHaveCount(
+    4,
+  );
+  await expect(page.getByRole('img', { name: /^Section along the seam/ })).toBeVisible();
+  await expectAccessible(page);
+
+  // A runner-up changes the card at once.
+  const card = page.getByRole('region', { name: 'Setting card' });
+  const first = await card.innerText();
+  await page.getByRole('radio').nth(1).click();
+  expect(await card.innerText()).not.toBe(first);
+  await page.getByRole('radio').nth(0).click();
+
+  await page.getByRole('button', { name: 'Test this set-up' }).click();
+  await expect(page.getByRole('heading', { name: /^Test strip/ })).toBeVisible();
+  await expectAccessible(page);
+
+  // A first test that is too tight asks to loosen.
+  await page.getByRole('radio', { name: 'Clear dots of bobbin thread on top' }).click();
+  await page.getByRole('button', { name: 'Test 1 is sewn' }).click();
+  await expect(page.getByRole('heading', { name: /^Loosen top tension/ })).toBeVisible();
+
+  // Then balanced in four directions until the search is content.
+  for (let n = 2; n < 6; n++) {
+    for (const d of ['Away', 'Toward you', 'To the left', 'To the right']) {
+      await page.getByRole('radio', { name: new RegExp(`^${d}`) }).click();
+      await page.getByRole('radio', { name: 'Balanced: interlock inside' }).click();
+    }
+    await page.getByRole('button', { name: `Test ${n} is sewn` }).click();
+    await expect(page.getByText(`Test ${n}:`)).toBeVisible();
+    if (await page.getByRole('heading', { name: 'Balanced: leave it so' }).isVisible()) break;
+  }
+  await page.getByRole('link', { name: 'See the setting card' }).click();
+  await expect(card).toContainText('(proven)');
+  await expect(card).toContainText('balanced on the strip');
+
+  // A fault, placed on the map.
+  await page.keyboard.press('f');
+  const dialog = page.getByRole('dialog', { name: 'Note a fault' });
+  await dialog.getByText('Skipped stitches').click();
+  await dialog.getByRole('img', { name: /^Quilt map/ }).click({ position: { x: 120, y: 90 } });
+  await dialog.getByLabel('Note').fill('Over the denim seam');
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Note this fault' }).click();
+  await expect(dialog).toBeHidden();
+  await page.keyboard.press('4');
+  await expect(page.getByRole('row', { name: /Over the denim seam/ })).toContainText('Skipped stitches');
+  await page.reload();
+  await expect(page.getByRole('row', { name: /Over the denim seam/ })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the same way with the keyboard only', async ({ page }) => {
+  await page.goto('/');
+  const link = page.getByRole('link', { name: /^Long Gallery/ }).first();
+  await link.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Long Gallery' })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/match/);
+  await page.keyboard.press(']');
+  await expect(page).toHaveURL(/zone=/);
+  const second = page.getByRole('list', { name: 'Zones' }).getByRole('link').nth(1);
+  await expect(second).toHaveAttribute('aria-current', 'true');
+  const radios = page.getByRole('radiogroup', { name: 'Set-ups, best first' });
+  await radios.getByRole('radio', { checked: true }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(radios.getByRole('radio').nth(1)).toBeChecked();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('t');
+  await expect(page).toHaveURL(/\/test/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('f');
+  const dialog = page.getByRole('dialog', { name: 'Note a fault' });
+  await expect(dialog).toBeVisible();
+  await dialog.getByLabel('Find a sign').focus();
+  await page.keyboard.type('eyelash');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Space');
+  await dialog.getByRole('button', { name: 'Note this fault' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(dialog).toBeHidden();
+});
+
+test('bad input is said at its field and nothing typed is lost', async ({ page }) => {
+  await openQuilt(page, 'Signal Flags');
+  await page.keyboard.press('f');
+  const dialog = page.getByRole('dialog', { name: 'Note a fault' });
+  await dialog.getByLabel('Note').fill('Kept');
+  await dialog.getByLabel('Pass').fill('seven');
+  await dialog.getByLabel('From the left, in').fill('900');
+  await dialog.getByLabel('From the top, in').fill('1');
+  await dialog.getByRole('button', { name: 'Note this fault' }).click();
+  await expect(dialog.getByText('Say what you saw: pick at least one.')).toBeVisible();
+  await expect(dialog.getByText(/whole number/)).toBeVisible();
+  await expect(dialog.getByLabel('Note')).toHaveValue('Kept');
+  await dialog.getByText('Top thread breaks').click();
+  await dialog.getByLabel('Pass').fill('');
+  await dialog.getByRole('button', { name: 'Note this fault' }).click();
+  await expect(dialog.getByText(/beyond the quilt/)).toBeVisible();
+  await expect(dialog.getByLabel('From the left, in')).toHaveValue('900');
+});
+
+test('two windows on one card: the second is told', async ({ page, context }) => {
+  await openQuilt(page, 'Salt Pans');
+  await page.goto(page.url().replace(/\/\w[\w-]*(\?.*)?$/, '/match'));
+  const zone = page
+    .getByRole('list', { name: 'Zones' })
+    .getByRole('link', { name: /to match/ })
+    .first();
+  const href = await zone.getAttribute('href');
+  await page.goto(href!);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await page.getByRole('button', { name: 'Test this set-up' }).click();
+  await expect(page.getByRole('heading', { name: /^Test strip/ })).toBeVisible();
+  await other.getByRole('radio').nth(1).click();
+  await other.getByRole('button', { name: 'Test this set-up' }).click();
+  await expect(other.getByText(/changed in another window/)).toBeVisible();
+});
+
+test('every page sends its security headers', async ({ request }) => {
+  const response = await request.get('/');
+  const h = response.headers();
+  expect(h['content-security-policy']).toContain("frame-ancestors 'none'");
+  expect(h['content-security-policy']).not.toMatch(/script-src[^;]*unsafe-inline/);
+  expect(h['x-frame-options']).toBe('DENY');
+  expect(h['x-content-type-options']).toBe('nosniff');
+});
+
+test('an address of nothing is answered in words', async ({ page }) => {
+  for (const path of ['/quilts/not-a-quilt/match', '/quilts/00000000-0000-7000-8000-000000000000/test']) {
+    await page.goto(path);
+    await expect(page.getByText('Nothing hangs here')).toBeVisible();
+  }
+});
+
+test('both lights pass the accessibility check', async ({ page }) => {
+  await page.goto('/');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Lamp light' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+  await expectAccessible(page);
+});
