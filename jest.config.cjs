@@ -2,6 +2,7 @@
 module.exports = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
+  setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/empty.cjs' },
   transform: {
     '^.+\\.(m?[tj]s|[tj]sx)$': [

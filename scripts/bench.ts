@@ -7,7 +7,10 @@ import { match } from '@/core/match/match';
 import { matchRequest } from '@/actions/zone-brief';
 import { readQuilt } from '@/data/quilts';
 import { connect } from '@/data/sql';
-import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
+import { readShelf } from '@/data/cones';
+import { readMachine } from '@/data/machines';
+import { readDrawer } from '@/data/needles';
+import { readStudio } from '@/data/studio';
 import { readZones } from '@/data/zones';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 

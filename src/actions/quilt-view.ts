@@ -2,7 +2,7 @@ import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readShelf } from '@/data/studio';
+import { readShelf } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
 import { readZones } from '@/data/zones';
 

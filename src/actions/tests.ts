@@ -21,7 +21,7 @@ import { readQuilt } from '@/data/quilts';
 import { once } from '@/data/receipts';
 import { readSetup } from '@/data/setups';
 import { db, type Sql } from '@/data/sql';
-import { readShelf } from '@/data/studio';
+import { readShelf } from '@/data/cones';
 import { deleteProof, insertRound, readRounds, upsertProof } from '@/data/tests';
 import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';

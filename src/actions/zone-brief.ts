@@ -1,17 +1,18 @@
 import { areaOf } from '@/core/geometry/polygon';
-import type { MatchRequest, MatchZone } from '@/core/match/request';
+import type { MatchNeedle, MatchRequest, MatchThread, MatchZone } from '@/core/match/request';
 import type { Sandwich } from '@/core/sandwich/sandwich';
 import type { Cone, DrawerNeedle, Machine, Quilt, Studio, Zone } from '@/data/types';
 
 /** A stored zone as the core sees it. */
 export const zoneForCore = (
   zone: Zone,
-  quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind'>,
+  quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind' | 'battingMaxGapIn'>,
 ): MatchZone => ({
   top: zone.fabrics.map((f) => ({ fabric: f.kind, hex: f.hex, share: f.share })),
   features: zone.features,
   backing: quilt.backingKind,
   battingId: quilt.battingKind,
+  battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
   technique: zone.technique,
   spacingIn: zone.spacingIn,
   smallestRadiusIn: zone.smallestRadiusIn ?? undefined,
@@ -44,25 +45,35 @@ export function matchRequest(
       ...machine,
       bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
     },
-    threads: shelf.map((c) => ({
-      id: c.id,
-      name: coneName(c),
-      tex: c.tex,
-      fibre: c.fibre,
-      hex: c.hex ?? undefined,
-      remainingM: c.remainingM ?? undefined,
-      role: c.role,
-      labelNeedleNm:
-        c.needleMinNm !== null && c.needleMaxNm !== null ? [c.needleMinNm, c.needleMaxNm] : undefined,
-    })),
-    needles: drawer,
+    threads: shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
+    needles: needlesFor(drawer, studio),
     preferences: {
       bobbin: studio.bobbinSchool,
       labelRule: studio.labelRule,
       modeRule: studio.modeRule,
       floorSpi: studio.floorSpi,
+      oneSpi: studio.spiSchool === 'one' ? (studio.oneSpi ?? undefined) : undefined,
     },
   };
+}
+
+const asMatchThread = (c: Cone): MatchThread => ({
+  id: c.id,
+  name: coneName(c),
+  tex: c.tex,
+  fibre: c.fibre,
+  hex: c.hex ?? undefined,
+  remainingM: c.remainingM ?? undefined,
+  role: c.role,
+  labelNeedleNm:
+    c.needleMinNm !== null && c.needleMaxNm !== null ? [c.needleMinNm, c.needleMaxNm] : undefined,
+});
+
+/** The drawer, or the one trusted size of a studio that keeps to one (when it owns it). */
+function needlesFor(drawer: readonly DrawerNeedle[], studio: Studio): MatchNeedle[] {
+  const pick = drawer.map(({ nm, eye, point }) => ({ nm, eye, point }));
+  const trusted = studio.needleSchool === 'one' ? pick.filter((n) => n.nm === studio.oneNeedleNm) : [];
+  return trusted.length > 0 ? trusted : pick;
 }
 
 /** The same question with one pair of threads only. */

@@ -1,32 +1,62 @@
 'use server';
 import { revalidatePath } from 'next/cache';
-import { logFault, setFaultStatus } from '@/actions/faults';
+import * as bobbins from '@/actions/bobbins';
+import * as cloths from '@/actions/cloths';
+import * as cones from '@/actions/cones';
+import * as exchange from '@/actions/exchange';
+import * as faults from '@/actions/faults';
+import * as machines from '@/actions/machines';
+import * as needles from '@/actions/needles';
+import * as preferences from '@/actions/preferences';
+import * as quilts from '@/actions/quilts';
+import type { Result } from '@/actions/result';
 import { chooseSetup } from '@/actions/setups';
 import { logTest } from '@/actions/tests';
+import { importWorkroom } from '@/actions/workroom-file';
+import type { ExchangeKind } from '@/core/exchange/columns';
 
-/** The quilt's pages show what these change; the next view is read afresh. */
-const refresh = () => revalidatePath('/', 'layout');
-
-export async function chooseSetupAction(input: unknown) {
-  const result = await chooseSetup(input);
-  if (result.ok) refresh();
+/** Every page shows what these change; after a success the next view is read afresh. */
+async function afterwards<T>(act: Promise<Result<T>>): Promise<Result<T>> {
+  const result = await act;
+  if (result.ok) revalidatePath('/', 'layout');
   return result;
 }
 
-export async function logTestAction(input: unknown) {
-  const result = await logTest(input);
-  if (result.ok) refresh();
-  return result;
-}
+export const chooseSetupAction = async (input: unknown) => afterwards(chooseSetup(input));
+export const logTestAction = async (input: unknown) => afterwards(logTest(input));
+export const logFaultAction = async (input: unknown) => afterwards(faults.logFault(input));
+export const setFaultStatusAction = async (input: unknown) => afterwards(faults.setFaultStatus(input));
 
-export async function logFaultAction(input: unknown) {
-  const result = await logFault(input);
-  if (result.ok) refresh();
-  return result;
-}
+export const addConesAction = async (input: unknown) => afterwards(cones.addCones(input));
+export const editConeAction = async (input: unknown) => afterwards(cones.editCone(input));
+export const countConeAction = async (input: unknown) => afterwards(cones.countCone(input));
+export const editManyAction = async (input: unknown) => afterwards(cones.editMany(input));
+export const readConeUsesAction = async (id: string) => cones.coneUses(id);
 
-export async function setFaultStatusAction(input: unknown) {
-  const result = await setFaultStatus(input);
-  if (result.ok) refresh();
-  return result;
-}
+export const windBobbinsAction = async (input: unknown) => afterwards(bobbins.windBobbins(input));
+export const countBobbinsAction = async (input: unknown) => afterwards(bobbins.countBobbins(input));
+
+export const keepNeedlesAction = async (input: unknown) => afterwards(needles.keepNeedles(input));
+export const countNeedlesAction = async (input: unknown) => afterwards(needles.countNeedles(input));
+export const changeNeedleAction = async (input: unknown) => afterwards(needles.changeNeedle(input));
+export const sewStitchesAction = async (input: unknown) => afterwards(needles.sewStitches(input));
+
+export const keepFabricAction = async (input: unknown) => afterwards(cloths.keepFabric(input));
+export const keepBattingAction = async (input: unknown) => afterwards(cloths.keepBatting(input));
+export const keepRulerAction = async (input: unknown) => afterwards(cloths.keepRuler(input));
+export const putAwayAction = async (input: unknown) => afterwards(cloths.putAway(input));
+
+export const keepMachineAction = async (input: unknown) => afterwards(machines.keepMachine(input));
+export const calibrateAction = async (input: unknown) => afterwards(machines.calibrate(input));
+export const sewOnAction = async (input: unknown) => afterwards(machines.sewOn(input));
+
+export const setPreferencesAction = async (input: unknown) => afterwards(preferences.setPreferences(input));
+
+export const importFileAction = async (input: unknown) => afterwards(exchange.importFile(input));
+export const undoImportAction = async (input: unknown) => afterwards(exchange.undoImported(input));
+export const importHintsAction = async (kind: ExchangeKind, header: string[]) =>
+  exchange.importHints(kind, header);
+export const importWorkroomAction = async (input: unknown) => afterwards(importWorkroom(input));
+
+export const takeInAction = async (input: unknown) => afterwards(quilts.takeIn(input));
+export const keepZoneAction = async (input: unknown) => afterwards(quilts.keepZone(input));

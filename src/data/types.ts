@@ -19,6 +19,24 @@ export interface Studio {
   labelRule: 'obey' | 'weigh';
   modeRule: ModeRule;
   floorSpi: number;
+  needleSchool: 'per-thread' | 'one';
+  oneNeedleNm: number | null;
+  spiSchool: 'by-curve' | 'one';
+  oneSpi: number | null;
+  ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
+  evenness: number;
+  motifSchool: 'by-size' | 'down' | 'outline';
+  endsSchool: 'lock' | 'bury';
+  rollingSchool: 'least-time' | 'one-way' | 'down-and-up';
+  tensionSchool: 'both' | 'gauge' | 'dial';
+  bastingSchool: 'edges' | 'edges-and-middle';
+  prewashSchool: 'ask' | 'always' | 'never';
+  gapShare: number;
+  lowM: number;
+  needleWarnShare: number;
+  marginIn: number;
+  testMarginIn: number;
+  version: number;
 }
 
 export interface Machine {
@@ -38,6 +56,12 @@ export interface Machine {
   throatIn: number;
   deadIn: number;
   frameIn: number;
+  rollInThroat: boolean;
+  rollStartIn: number;
+  rulerFootMm: number;
+  footOffsetIn: number;
+  couchingHoleMm: number | null;
+  version: number;
 }
 
 export interface Cone {
@@ -51,15 +75,109 @@ export interface Cone {
   texBasis: Basis;
   role: 'top' | 'bobbin' | 'both';
   remainingM: number | null;
+  remainingSource: 'weighed' | 'logged' | 'set' | null;
+  remainingAt: Date | null;
   needleMinNm: number | null;
   needleMaxNm: number | null;
+  sheen: 'matt' | 'satin' | 'bright' | null;
+  fullG: number | null;
+  fullM: number | null;
+  tareG: number | null;
+  place: string;
+  notes: string;
+  price: number | null;
+  archivedAt: Date | null;
+  version: number;
+}
+
+/** One entry of a cone's ledger; metres below 0 came off, and `leftM` is what stood there after a count. */
+export interface ConeUse {
+  id: string;
+  metres: number;
+  why: 'winding' | 'pass' | 'weighed' | 'set';
+  leftM: number | null;
+  note: string;
+  at: Date;
 }
 
 export interface DrawerNeedle {
+  id: string;
   nm: number;
   eye: Eye;
   point: Point;
+  coated: boolean;
   stock: number;
+  version: number;
+}
+
+/** The needle in a machine. */
+export interface FittedNeedle {
+  id: string;
+  machineId: string;
+  nm: number;
+  eye: Eye;
+  point: Point;
+  coated: boolean;
+  stitches: number;
+  life: number;
+  fittedAt: Date;
+}
+
+export interface BobbinStock {
+  id: string;
+  threadId: string;
+  line: string;
+  colour: string;
+  hex: string | null;
+  tex: number;
+  fibre: string;
+  kind: 'wound' | 'prewound';
+  metresEach: number;
+  count: number;
+  version: number;
+}
+
+export interface StudioFabric {
+  id: string;
+  kind: string;
+  name: string;
+  hex: string | null;
+  notes: string;
+  shipped: boolean;
+  version: number;
+}
+
+export interface StudioBatting {
+  id: string;
+  kind: string;
+  name: string;
+  loftMm: number | null;
+  maxGapIn: number | null;
+  ratingText: string;
+  shrinkPct: number | null;
+  notes: string;
+  shipped: boolean;
+  version: number;
+}
+
+export interface Ruler {
+  id: string;
+  name: string;
+  shape: 'straight' | 'arc' | 'circle' | 'template';
+  thicknessMm: number;
+  radiusIn: number | null;
+  notes: string;
+  version: number;
+}
+
+export type CalibrationKind = 'speed-dial' | 'top-dial' | 'bobbin-turns';
+export interface StoredCalibration {
+  id: string;
+  machineId: string;
+  kind: CalibrationKind;
+  points: { mark: number; value: number }[];
+  at: Date;
+  version: number;
 }
 
 export interface Quilt {
@@ -71,6 +189,8 @@ export interface Quilt {
   use: Use;
   batting: string;
   battingKind: string;
+  /** The rating on this batting's own label, inches. */
+  battingMaxGapIn: number | null;
   backing: string;
   backingKind: string;
   backingHex: string | null;
@@ -85,6 +205,7 @@ export interface Quilt {
 }
 
 export interface ZoneFabric {
+  fabricId: string;
   kind: string;
   name: string;
   hex: string;
@@ -104,6 +225,7 @@ export interface Zone {
   visibility: VisibilityWish;
   fabrics: ZoneFabric[];
   features: string[];
+  version: number;
 }
 
 export interface ChosenSetup {
@@ -160,4 +282,13 @@ export interface Fault {
   noticedAt: Date;
   version: number;
   symptoms: string[];
+}
+
+/** One answer of Find. */
+export interface Found {
+  kind: 'cone' | 'quilt' | 'client' | 'fabric' | 'batting';
+  id: string;
+  name: string;
+  detail: string;
+  hex: string | null;
 }

@@ -1,10 +1,11 @@
 import type { Sql } from './sql';
+import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Zone } from './types';
 
 const selectZones = (sql: Sql) => sql`
   select z.id, z.quilt_id, z.letter, z.name, z.geometry, z.technique, z.spacing_in, z.smallest_radius_in,
-         z.length_in, z.visibility,
-         (select coalesce(jsonb_agg(jsonb_build_object('kind', f.kind, 'name', f.name, 'hex', zf.hex,
+         z.length_in, z.visibility, z.version,
+         (select coalesce(jsonb_agg(jsonb_build_object('fabricId', f.id, 'kind', f.kind, 'name', f.name, 'hex', zf.hex,
                                                        'share', zf.share) order by zf.position), '[]')
           from zone_fabric zf join fabric f on f.id = zf.fabric_id where zf.zone_id = z.id) as fabrics,
          array(select feature from zone_feature where zone_id = z.id order by feature) as features
@@ -15,3 +16,48 @@ export const readZones = (sql: Sql, quiltId: string): Promise<Zone[]> => sql<Zon
 
 export const readAllZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
   ${selectZones(sql)} order by z.quilt_id, length(z.letter), z.letter`;
+
+export interface ZoneWork {
+  name: string;
+  technique: string;
+  spacingIn: number;
+  smallestRadiusIn: number | null;
+  lengthIn: number | null;
+  visibility: Zone['visibility'];
+  fabrics: readonly { fabricId: string; hex: string; share: number }[];
+  features: readonly string[];
+}
+
+export async function insertZone(
+  sql: Sql,
+  z: ZoneWork & { id: string; quiltId: string; letter: string; geometry: MultiPolygon },
+): Promise<void> {
+  await sql`
+    insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility)
+    values (${z.id}, ${z.quiltId}, ${z.letter}, ${z.name}, ${sql.json(z.geometry as never)}, ${z.technique},
+            ${z.spacingIn}, ${z.smallestRadiusIn}, ${z.lengthIn}, ${z.visibility})`;
+  await setZoneCloth(sql, z.id, z);
+}
+
+/** Changes what is done in a zone when it is still as it was seen; false when changed meanwhile. */
+export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: number): Promise<boolean> {
+  const rows = await sql`
+    update zone set name = ${z.name}, technique = ${z.technique}, spacing_in = ${z.spacingIn},
+      smallest_radius_in = ${z.smallestRadiusIn}, length_in = ${z.lengthIn}, visibility = ${z.visibility},
+      version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  if (rows.length === 0) return false;
+  await sql`delete from zone_fabric where zone_id = ${id}`;
+  await sql`delete from zone_feature where zone_id = ${id}`;
+  await setZoneCloth(sql, id, z);
+  return true;
+}
+
+async function setZoneCloth(sql: Sql, id: string, z: Pick<ZoneWork, 'fabrics' | 'features'>) {
+  for (const [i, f] of z.fabrics.entries())
+    await sql`
+      insert into zone_fabric (zone_id, position, fabric_id, hex, share)
+      values (${id}, ${i}, ${f.fabricId}, ${f.hex}, ${f.share})`;
+  for (const feature of z.features)
+    await sql`insert into zone_feature (zone_id, feature) values (${id}, ${feature})`;
+}

@@ -2,10 +2,10 @@ import type postgres from 'postgres';
 import { addDays, endOfWeek, format, subDays, subHours } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/geometry/polygon';
+import { needleLife } from '@/core/needle/life';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
 import { thicknessMm } from '@/core/sandwich/sandwich';
-import { fabrics } from '@/core/tables/fabrics';
 import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
@@ -15,13 +15,28 @@ import { insertFault } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readDrawer, readMachine, readShelf, readStudio } from '@/data/studio';
+import { insertShipped } from '@/data/shipped';
+import { readShelf } from '@/data/cones';
+import { readMachine, upsertCalibration } from '@/data/machines';
+import { fitNeedle, readDrawer } from '@/data/needles';
+import { insertRuler } from '@/data/rulers';
+import { readStudio } from '@/data/studio';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
 import { faultStories } from './fault-stories';
 import { type DemoQuilt, demoQuilts } from './quilts';
 import { type Random, seeded } from './random';
-import { demoBattings, demoMachine, demoNeedles, demoShelf } from './shelf';
+import {
+  demoBattings,
+  demoBobbins,
+  type DemoCone,
+  demoMachine,
+  demoNeedles,
+  demoRulers,
+  demoShelf,
+  demoSpeedDial,
+  demoTopDial,
+} from './shelf';
 import { simulateSearch } from './simulate-search';
 
 const SEED = 1101;
@@ -34,6 +49,7 @@ export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Pro
     if (await readStudio(tx)) return false;
     await tx`insert into studio (name, town) values ('Saltmarsh Longarm Room', 'Fennick Quay')`;
     const machineId = await insertWorkroom(tx);
+    await insertShipped(tx);
     const fabricIds = await insertFabrics(tx);
     for (const quilt of demoQuilts) await insertQuilt(tx, quilt, machineId, fabricIds, today);
     await sewTests(tx, today, seeded(seed));
@@ -55,30 +71,51 @@ async function insertWorkroom(tx: Sql): Promise<string> {
     const { tex, basis } = describeThread({ label: c.label, fibre: c.fibre });
     await tx`
       insert into thread (id, line, colour, hex, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
-                          needle_min_nm, needle_max_nm)
+                          needle_min_nm, needle_max_nm, sheen, tare_g, full_m, place, remaining_at)
       values (${uuidv7()}, ${c.line}, ${c.colour}, ${c.hex ?? null}, ${c.fibre}, ${c.label}, ${tex}, ${basis}, ${c.role},
-              ${c.remainingM}, 'weighed', ${c.labelNeedleNm?.[0] ?? null}, ${c.labelNeedleNm?.[1] ?? null})`;
+              ${c.remainingM}, 'weighed', ${c.labelNeedleNm?.[0] ?? null}, ${c.labelNeedleNm?.[1] ?? null},
+              ${c.fibre === 'cotton' ? 'matt' : c.fibre === 'metallic' || c.fibre === 'rayon' ? 'bright' : 'satin'}, 38,
+              ${fullMetres(c)}, ${placeOf(c)}, now())`;
   }
   for (const n of demoNeedles)
     await tx`insert into needle (id, nm, eye, point, stock) values (${uuidv7()}, ${n.nm}, ${n.eye}, ${n.point}, ${n.stock})`;
   for (const [name, kind] of demoBattings)
     await tx`insert into batting (id, kind, name) values (${uuidv7()}, ${kind}, ${name})`;
+  for (const r of demoRulers) await insertRuler(tx, uuidv7(), r);
+  await upsertCalibration(tx, uuidv7(), machineId, 'speed-dial', demoSpeedDial);
+  await upsertCalibration(tx, uuidv7(), machineId, 'top-dial', demoTopDial);
+  await fitNeedle(
+    tx,
+    uuidv7(),
+    machineId,
+    { nm: 100, eye: 'standard', point: 'sharp', coated: false },
+    needleLife([]),
+  );
+  await tx`update needle_fitted set stitches = 208000, fitted_at = now() - interval '9 days'`;
+  for (const { line, colour, count, metresEach } of demoBobbins)
+    await tx`
+      insert into bobbin_stock (id, thread_id, kind, metres_each, count)
+      select ${uuidv7()}, id, 'wound', ${metresEach}, ${count} from thread where line = ${line} and colour = ${colour}`;
   return machineId;
 }
 
-/** The shipped kinds of cloth, and every cloth the demo's quilts use; ids by name. */
+/** A full cone of the line, metres: the next round size above what is left on it. */
+const fullMetres = (c: DemoCone) => [500, 1500, 3000, 5500].find((m) => m >= c.remainingM) ?? 6000;
+const placeOf = (c: DemoCone) =>
+  c.fibre === 'cotton' ? 'low shelf' : c.role === 'top' ? 'top shelf' : 'middle shelf';
+
+/** Every cloth the demo's quilts use; ids by name. */
 async function insertFabrics(tx: Sql): Promise<Map<string, string>> {
   const ids = new Map<string, string>();
-  const add = async (kind: string, name: string, hex: string | null, shipped: boolean) => {
+  const add = async (kind: string, name: string, hex: string | null) => {
     if (ids.has(name)) return;
     const id = uuidv7();
     ids.set(name, id);
-    await tx`insert into fabric (id, kind, name, hex, shipped) values (${id}, ${kind}, ${name}, ${hex}, ${shipped})`;
+    await tx`insert into fabric (id, kind, name, hex) values (${id}, ${kind}, ${name}, ${hex})`;
   };
-  for (const f of fabrics.rows) await add(f.id, f.label, null, true);
   for (const q of demoQuilts)
     for (const [kind, name, hex] of [q.backing, ...q.zones.flatMap((z) => z.fabrics)])
-      await add(kind, name, hex, false);
+      await add(kind, name, hex);
   return ids;
 }
 

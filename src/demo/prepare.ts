@@ -1,6 +1,7 @@
 // Brings a database up to this version and, when it is empty and the demo is wanted, loads the demo studio.
 import { connect } from '@/data/sql';
 import { migrate } from '@/data/migrate';
+import { insertShipped } from '@/data/shipped';
 import { loadDemo } from './load';
 
 async function prepare(url: string) {
@@ -10,6 +11,7 @@ async function prepare(url: string) {
     if (fresh.length > 0) console.log(`Database brought up to date: ${fresh.join(', ')}.`);
     if (process.env.TIDY_SPOOL_DEMO !== 'off' && (await loadDemo(sql, new Date())))
       console.log('Demo studio loaded.');
+    await insertShipped(sql);
   } catch (error) {
     console.error(`The database cannot be used: ${(error as Error).message}`);
     process.exitCode = 1;

@@ -1,7 +1,7 @@
 import { type MultiPolygon, type Polygon, rect } from '@/core/geometry/polygon';
 import type { Use, VisibilityWish } from '@/core/match/request';
 import type { Step } from '@/data/types';
-import { blocks, corners, frame, lantern, round, sashing, strips, without } from './plans';
+import { blocks, corners, frame, lantern, round, sashing, strips, without } from '@/core/plan/shapes';
 
 export interface DemoZone {
   name: string;

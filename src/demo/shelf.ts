@@ -116,3 +116,30 @@ export const demoBattings: readonly (readonly [string, string])[] = [
   ['Cloudbank Low Poly', 'polyester-low'],
   ['Unmarked end of roll', 'unknown'],
 ];
+
+export const demoRulers = [
+  { name: 'Long straight edge', shape: 'straight', thicknessMm: 6, radiusIn: null, notes: '' },
+  { name: 'Pier arc, 6 in', shape: 'arc', thicknessMm: 6, radiusIn: 6, notes: '' },
+  { name: 'Porthole circle, 2 in', shape: 'circle', thicknessMm: 6, radiusIn: 2, notes: '' },
+  { name: 'Old rotary ruler', shape: 'straight', thicknessMm: 3, radiusIn: null, notes: 'For cutting only.' },
+] as const;
+
+/** Marks on the speed dial and stitches a minute; on the top tension dial and gf. */
+export const demoSpeedDial = [
+  { mark: 2, value: 360 },
+  { mark: 4, value: 810 },
+  { mark: 6, value: 1290 },
+  { mark: 8, value: 1710 },
+];
+export const demoTopDial = [
+  { mark: 2, value: 58 },
+  { mark: 3, value: 82 },
+  { mark: 4, value: 109 },
+  { mark: 5, value: 141 },
+];
+
+export const demoBobbins = [
+  { line: 'Heron Poly 60', colour: 'Dune', count: 5, metresEach: 152 },
+  { line: 'Heron Poly 60', colour: 'Night', count: 2, metresEach: 152 },
+  { line: 'Gossamer 100', colour: 'Mist', count: 3, metresEach: 249 },
+];

@@ -202,6 +202,7 @@ export const VERBS: Record<string, Verb> = {
         'features?': s.list(s.featureId),
         backing: s.fabricId,
         battingId: s.battingId,
+        'battingMaxGapIn?': s.within(0.1, 24),
         technique: s.techniqueId,
         'spacingIn?': s.spacingIn,
         'smallestRadiusIn?': s.radiusIn,
@@ -229,6 +230,7 @@ export const VERBS: Record<string, Verb> = {
         'labelRule?': s.oneOf(['obey', 'weigh']),
         'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
         'floorSpi?': s.spi,
+        'oneSpi?': s.spi,
       }),
       'limit?': { type: 'integer', minimum: 1, maximum: 500 },
     }),
@@ -239,6 +241,7 @@ export const VERBS: Record<string, Verb> = {
     'line density, sewn length and open gaps of zones against the batting',
     s.object({
       battingId: s.battingId,
+      'battingMaxGapIn?': s.within(0.1, 24),
       zones: s.list(
         s.object({
           id: s.text(),

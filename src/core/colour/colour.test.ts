@@ -1,3 +1,4 @@
+import { averageHex } from './average';
 import { deltaE, deltaEHex, labOf } from './delta-e';
 import { rankColours } from './rank';
 
@@ -29,4 +30,11 @@ test('sink is judged on the worst cloth, show on the least', () => {
   ];
   expect(rankColours({ fabrics, threads, aim: 'sink' })[0]!.id).toBe('grey');
   expect(rankColours({ fabrics, threads, aim: 'show' })[0]!.id).toBe('grey');
+});
+
+test('the average of pixels is taken in linear light, by how opaque they are', () => {
+  expect(averageHex([10, 20, 30, 255, 10, 20, 30, 255])).toBe('#0a141e');
+  expect(averageHex([0, 0, 0, 255, 255, 255, 255, 255])).toBe('#bcbcbc');
+  expect(averageHex([255, 0, 0, 255, 0, 255, 0, 0])).toBe('#ff0000');
+  expect(averageHex([])).toBe('#000000');
 });

@@ -13,6 +13,8 @@ export interface DensityZone extends SewnRequest {
 
 export interface DensityRequest {
   battingId: string;
+  /** The rating on the batting's own label, inches. */
+  battingMaxGapIn?: number;
   zones: readonly DensityZone[];
   /** Densest over sparsest allowed: 2.5 by default, 4 for quick work. */
   evenness?: number;
@@ -41,9 +43,9 @@ export const EVENNESS_LIMIT = 2.5;
 /** Thread cover λ(1 + backtrack)·d above which a zone turns stiff (judgement). */
 const STIFF = 0.1;
 
-/** Widest open gap allowed on a batting, inches: 0.95 of its rating. */
-export const gapLimitIn = (battingId: string): number =>
-  GAP_SHARE * battings.get(battingId, 'battingId').maxGapIn;
+/** Widest open gap allowed on a batting, inches: 0.95 of its rating, its own label's before its kind's. */
+export const gapLimitIn = (battingId: string, ratedIn?: number, share = GAP_SHARE): number =>
+  share * (ratedIn ?? battings.get(battingId, 'battingId').maxGapIn);
 
 /** Share of the surface under thread, λ(1 + backtrack)·d with both lengths in inches. */
 export const threadCover = (lambda: number, backtrack: number, threadMm: number): number =>
@@ -52,7 +54,7 @@ export const threadCover = (lambda: number, backtrack: number, threadMm: number)
 /** Density of each zone against the batting's rating, and of the zones against each other. */
 export function density(request: DensityRequest): Density {
   const { battingId, evenness: limit = EVENNESS_LIMIT } = request;
-  const allowed = gapLimitIn(battingId);
+  const allowed = gapLimitIn(battingId, request.battingMaxGapIn);
   const cautions: Caution[] = [];
   const zones = request.zones.map((zone) => {
     const t = techniques.get(zone.technique, 'zones.technique');

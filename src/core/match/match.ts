@@ -82,6 +82,7 @@ export function match(request: MatchRequest): MatchResult {
     smallestRadiusIn: zone.smallestRadiusIn,
     spacingIn,
     floorSpi: preferences.floorSpi,
+    spi: preferences.oneSpi,
     machine,
     modeRule: preferences.modeRule,
     top: zone.top.map((f) => f.fabric),

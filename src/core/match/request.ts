@@ -11,6 +11,8 @@ export interface MatchZone {
   features?: readonly string[];
   backing: string;
   battingId: string;
+  /** The rating on this batting's own label, inches; its kind's when left out. */
+  battingMaxGapIn?: number;
   technique: string;
   spacingIn?: number;
   smallestRadiusIn?: number;
@@ -48,6 +50,8 @@ export interface MatchPreferences {
   labelRule?: 'obey' | 'weigh';
   modeRule?: ModeRule;
   floorSpi?: number;
+  /** One stitch length for all work, where the studio prefers so. */
+  oneSpi?: number;
 }
 
 export interface MatchRequest {

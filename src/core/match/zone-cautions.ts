@@ -22,7 +22,7 @@ const ADVISED = [
 export function zoneCautions(zone: MatchZone, t: Technique, mode: Mode, spacingIn: number): Caution[] {
   const cautions: Caution[] = [];
   const features = zone.features ?? [];
-  const limit = gapLimitIn(zone.battingId);
+  const limit = gapLimitIn(zone.battingId, zone.battingMaxGapIn);
   if (spacingIn > limit)
     cautions.push({
       code: 'batting-gap',

@@ -17,6 +17,8 @@ export interface Fibre {
   surface: 'spun' | 'filament';
   mono: boolean;
   eye: 'standard' | 'large';
+  /** Sizes such thread is made in, tex; beyond them a label was misread (judgement). */
+  texRange: readonly [number, number];
   note: string;
 }
 
@@ -29,7 +31,7 @@ const fibre = (
   needleWear: number,
   surface: 'spun' | 'filament',
   note = '',
-  rest: Partial<Pick<Fibre, 'mono' | 'eye'>> = {},
+  rest: Partial<Pick<Fibre, 'mono' | 'eye' | 'texRange'>> = {},
 ): Fibre => ({
   id,
   label,
@@ -42,6 +44,7 @@ const fibre = (
   surface,
   mono: rest.mono ?? false,
   eye: rest.eye ?? 'standard',
+  texRange: rest.texRange ?? [5, 250],
   note,
 });
 
@@ -70,10 +73,11 @@ export const fibres = table<Fibre>('Fibre', [
     1,
     'filament',
     'Softens under a hot iron; stretches, low tension.',
-    { mono: true },
+    { mono: true, texRange: [3, 60] },
   ),
   fibre('polyester-mono', 'polyester monofilament', [1.38, 1, 40], [35, 45], 0, 1, 'filament', '', {
     mono: true,
+    texRange: [3, 60],
   }),
   fibre(
     'metallic',
@@ -84,10 +88,11 @@ export const fibres = table<Fibre>('Fibre', [
     0.5,
     'filament',
     'Twists: large eye, slow, upright pull-off.',
-    { eye: 'large' },
+    { eye: 'large', texRange: [12, 150] },
   ),
   fibre('wool-blend', 'wool blend', [1.25, 0.45, 11], [8, 14], 3, 0.9, 'spun', 'Thick: large eye.', {
     eye: 'large',
+    texRange: [20, 500],
   }),
   fibre('soluble', 'water-soluble', [1.3, 0.55, 12], [12, 12], 1, 1, 'spun', 'For basting; keep dry.'),
 ]);

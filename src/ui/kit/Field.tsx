@@ -35,7 +35,14 @@ export function Field({
 
 type Common = { label: string; error?: string; hint?: string; id: string };
 
-export function TextField({ label, error, hint, className = '', ...rest }: Common & ComponentProps<'input'>) {
+export function TextField({
+  label,
+  error,
+  hint,
+  suggest,
+  className = '',
+  ...rest
+}: Common & ComponentProps<'input'> & { suggest?: readonly string[] }) {
   return (
     <Field label={label} error={error} hint={hint} id={rest.id}>
       <input
@@ -44,6 +51,13 @@ export function TextField({ label, error, hint, className = '', ...rest }: Commo
         aria-describedby={error ? `${rest.id}-error` : undefined}
         {...rest}
       />
+      {suggest && (
+        <datalist id={rest.list}>
+          {suggest.map((word) => (
+            <option key={word} value={word} />
+          ))}
+        </datalist>
+      )}
     </Field>
   );
 }

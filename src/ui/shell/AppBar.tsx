@@ -1,3 +1,6 @@
+import { Plus } from 'lucide-react';
+import { FindButton } from '@/ui/find/FindButton';
+import { ButtonLink } from '@/ui/kit/Button';
 import { NavLink } from './NavLink';
 import { ThemeSwitch } from './ThemeSwitch';
 import { PLACES } from './places';
@@ -17,7 +20,13 @@ export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
         ))}
       </nav>
       <span className="flex-1" />
-      <ThemeSwitch theme={theme} />
+      <span className="flex items-center gap-2">
+        <ThemeSwitch theme={theme} />
+        <FindButton />
+        <ButtonLink look="act" href="/take-in">
+          <Plus size={18} aria-hidden /> Take in a quilt
+        </ButtonLink>
+      </span>
     </div>
   );
 }

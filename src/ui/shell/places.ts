@@ -4,4 +4,8 @@ export interface Place {
   label: string;
 }
 
-export const PLACES: readonly Place[] = [{ href: '/', label: 'Rack' }];
+export const PLACES: readonly Place[] = [
+  { href: '/', label: 'Rack' },
+  { href: '/shelf', label: 'Thread shelf' },
+  { href: '/workroom', label: 'Workroom' },
+];

@@ -2,7 +2,7 @@ import { isUUID } from 'class-validator';
 import { notFound } from 'next/navigation';
 import { readQuiltView } from '@/actions/quilt-view';
 import { db } from '@/data/sql';
-import { readMachine } from '@/data/studio';
+import { readMachine } from '@/data/machines';
 
 export interface QuiltPageProps {
   params: Promise<{ id: string }>;

@@ -1,8 +1,10 @@
 import { format, parseISO } from 'date-fns';
-import { areaOf } from '@/core/geometry/polygon';
-import { techniques } from '@/core/tables/techniques';
-import { features } from '@/core/tables/features';
+import { readFabrics } from '@/data/cloths';
+import { readMachines } from '@/data/machines';
+import { db } from '@/data/sql';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { MachineChoice } from '@/ui/take-in/MachineChoice';
+import { ZoneTable } from '@/ui/take-in/ZoneTable';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Take in' };
@@ -15,12 +17,12 @@ const USE_WORD = {
   garment: 'a garment',
   other: 'other use',
 } as const;
-const WISH_WORD = { sink: 'to sink', texture: 'texture', show: 'to show' } as const;
 
 /** What was agreed on the counter: the bundle, its layers, and the wish for each zone. */
 export default async function TakeInPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
+  const [fabrics, machines] = await Promise.all([readFabrics(db()), readMachines(db())]);
   const facts: readonly (readonly [string, string])[] = [
     ['Client', quilt.client],
     ['Use', USE_WORD[quilt.use]],
@@ -32,7 +34,6 @@ export default async function TakeInPage(props: QuiltPageProps) {
     ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
     ['Batting', quilt.batting],
     ['Backing', quilt.backing],
-    ['Machine', machine.name],
   ];
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
@@ -45,33 +46,11 @@ export default async function TakeInPage(props: QuiltPageProps) {
           </div>
         ))}
       </dl>
+      <div className="mt-3 max-w-[320px]">
+        <MachineChoice quiltId={quilt.id} machineId={quilt.machineId} machines={machines} />
+      </div>
       <h3 className="mt-5 mb-1 text-20">Zones and wishes</h3>
-      <table className="w-full">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            {['Zone', 'Cloth', 'Technique', 'Apart', 'Area', 'Wish', 'Mind'].map((h) => (
-              <th key={h} className="py-1.5 pr-3 font-medium">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {zones.map((z) => (
-            <tr key={z.id} className="border-t align-top">
-              <td className="py-2 pr-3 font-semibold">
-                {z.letter} {z.name}
-              </td>
-              <td className="py-2 pr-3">{z.fabrics.map((f) => f.name).join(', ')}</td>
-              <td className="py-2 pr-3">{techniques.get(z.technique).label}</td>
-              <td className="py-2 pr-3 whitespace-nowrap">{z.spacingIn} in</td>
-              <td className="py-2 pr-3 whitespace-nowrap">{Math.round(areaOf(z.geometry))} in²</td>
-              <td className="py-2 pr-3 whitespace-nowrap">{WISH_WORD[z.visibility]}</td>
-              <td className="py-2 text-ink2">{z.features.map((f) => features.get(f).label).join(', ')}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ZoneTable zones={zones} fabrics={fabrics} />
     </QuiltFrame>
   );
 }

@@ -1,4 +1,4 @@
-import { type MultiPolygon, type Polygon, rect, type XY } from '@/core/geometry/polygon';
+import { type MultiPolygon, type Polygon, rect, type XY } from '../geometry/polygon';
 
 /** Ways to lay zones on a quilt, in inches from its top left corner. */
 

@@ -1,0 +1,213 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID, ValidateNested } from 'class-validator';
+import { v7 as uuidv7 } from 'uuid';
+import { checkTex, metresFromWeight } from '@/core/shelf/cone';
+import { fibres } from '@/core/tables/fibres';
+import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { describeThread } from '@/core/thread/describe';
+import {
+  type ConeFields,
+  insertCone,
+  readConeUses,
+  readCone,
+  setConeArchived,
+  setRemaining,
+  updateCone,
+} from '@/data/cones';
+import { db } from '@/data/sql';
+import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Words } from './rules';
+import { MEANWHILE, type Meanings, save } from './save';
+
+const SIZES = NEEDLE_SIZES.map((s) => s.nm);
+const NO_SIZE = `There is no such needle. Sizes: ${SIZES.join(', ')}.`;
+export const ROLES = ['top', 'bobbin', 'both'] as const;
+export const SHEENS = ['matt', 'satin', 'bright'] as const;
+
+class ConeForm {
+  @FormKey() key!: string;
+  @Words(120, 'Give the thread line its name, as on the cone.') line!: string;
+  @OneOf(fibres.ids, 'Pick the fibre.') fibre!: string;
+  @Text(200) label!: string;
+  @Maybe() @Num(0.1, 10_000, 'Net grams') fullG?: number | null;
+  @Maybe() @Num(1, 1_000_000, 'Metres of the full cone') fullM?: number | null;
+  @Maybe() @Num(0, 10_000, 'Grams of the empty cone') tareG?: number | null;
+  @OneOf(ROLES, 'Say whether it is sewn on top, in the bobbin, or both.') role!: (typeof ROLES)[number];
+  @Maybe() @OneOf(SIZES, NO_SIZE) needleMinNm?: number | null;
+  @Maybe() @OneOf(SIZES, NO_SIZE) needleMaxNm?: number | null;
+  @Maybe() @OneOf(SHEENS, 'Matt, satin or bright.') sheen?: (typeof SHEENS)[number] | null;
+  @Text(120) place!: string;
+  @Text(2000) notes!: string;
+  @Maybe() @Num(0, 100_000, 'The price') price?: number | null;
+}
+
+class NewColour {
+  @Words(120, 'Give the colour its name.') colour!: string;
+  @Maybe() @Hex() hex?: string | null;
+  @Maybe() @Num(0, 1_000_000, 'Metres left') remainingM?: number | null;
+}
+
+/** One line of thread in one or several colours, put on the shelf in one go. */
+export class AddCones extends ConeForm {
+  @IsArray({ message: 'Give at least one colour.' })
+  @ArrayMinSize(1, { message: 'Give at least one colour.' })
+  @ArrayMaxSize(200, { message: 'At most 200 colours in one go.' })
+  @ValidateNested({ each: true })
+  @Type(() => NewColour)
+  colours!: NewColour[];
+}
+
+export class EditCone extends ConeForm {
+  @Id('This cone is not known. Reload the page.') id!: string;
+  @Version() version!: number;
+  @Words(120, 'Give the colour its name.') colour!: string;
+  @Maybe() @Hex() hex?: string | null;
+}
+
+const TAKEN: Meanings = {
+  thread_line_colour_key: ['colour', 'This line already has that colour on the shelf.'],
+};
+
+/** The stored fields of a form; the size is read from its label or its weight by the core. */
+function fieldsOf(form: ConeForm, colour: string, hex: string | null | undefined): Result<ConeFields> {
+  const [low, high] = [form.needleMinNm ?? null, form.needleMaxNm ?? null];
+  if ((low === null) !== (high === null))
+    return refuse('A needle range needs both ends.', low === null ? 'needleMinNm' : 'needleMaxNm');
+  if (low !== null && high !== null && low > high)
+    return refuse(`The range runs backwards: ${low} to ${high}.`, 'needleMaxNm');
+  const size = describeThread({
+    label: form.label.trim() || undefined,
+    fibre: form.fibre,
+    netG: form.fullG ?? undefined,
+    lengthM: form.fullM ?? undefined,
+  });
+  checkTex(size.tex, form.fibre, size.basis === 'measured' ? 'fullG' : 'label');
+  return done({
+    line: form.line.trim(),
+    colour: colour.trim(),
+    hex: hex?.toLowerCase() ?? null,
+    fibre: form.fibre,
+    label: form.label.trim(),
+    tex: size.tex,
+    texBasis: size.basis,
+    role: form.role,
+    needleMinNm: low,
+    needleMaxNm: high,
+    sheen: form.sheen ?? null,
+    fullG: form.fullG ?? null,
+    fullM: form.fullM ?? null,
+    tareG: form.tareG ?? null,
+    place: form.place.trim(),
+    notes: form.notes.trim(),
+    price: form.price ?? null,
+  });
+}
+
+/** Puts a line on the shelf in the colours given. All of them, or none. */
+export const addCones = (input: unknown): Promise<Result<{ ids: string[] }>> =>
+  save<AddCones, { ids: string[] }>(
+    'add-cones',
+    AddCones,
+    input,
+    async (tx, form) => {
+      const names = form.colours.map((c) => c.colour.trim().toLowerCase());
+      const double = names.findIndex((n, i) => names.indexOf(n) < i);
+      if (double >= 0) return refuse('This colour stands twice in the list.', `colours.${double}.colour`);
+      const ids: string[] = [];
+      for (const c of form.colours) {
+        const fields = fieldsOf(form, c.colour, c.hex);
+        if (!fields.ok) return fields;
+        const id = uuidv7();
+        const m = c.remainingM ?? form.fullM ?? null;
+        await insertCone(tx, id, fields.value, m === null ? null : { m, source: 'set' });
+        ids.push(id);
+      }
+      return done({ ids });
+    },
+    TAKEN,
+  );
+
+export const editCone = (input: unknown): Promise<Result<{ id: string }>> =>
+  save<EditCone, { id: string }>(
+    'edit-cone',
+    EditCone,
+    input,
+    async (tx, form) => {
+      const fields = fieldsOf(form, form.colour, form.hex);
+      if (!fields.ok) return fields;
+      return (await updateCone(tx, form.id, fields.value, form.version))
+        ? done({ id: form.id })
+        : conflict(MEANWHILE);
+    },
+    TAKEN,
+  );
+
+/** A count of what is on a cone: by the scale, or by eye. */
+export class CountCone {
+  @FormKey() key!: string;
+  @Id('This cone is not known. Reload the page.') id!: string;
+  @OneOf(['weighed', 'set'], 'Say how it was counted.') how!: 'weighed' | 'set';
+  @Maybe() @Num(0, 20_000, 'Grams on the scale') grossG?: number | null;
+  @Maybe() @Num(0, 10_000, 'Grams of the empty cone') tareG?: number | null;
+  @Maybe() @Num(0, 1_000_000, 'Metres left') remainingM?: number | null;
+}
+
+export const countCone = (input: unknown): Promise<Result<{ remainingM: number }>> =>
+  save<CountCone, { remainingM: number }>('count-cone', CountCone, input, async (tx, form) => {
+    const cone = await readCone(tx, form.id);
+    if (!cone) return refuse('This cone is not known. Reload the page.', 'id');
+    if (form.how === 'set') {
+      if (form.remainingM == null) return refuse('Give the metres left.', 'remainingM');
+      await setRemaining(tx, cone.id, form.remainingM, 'set', '');
+      return done({ remainingM: form.remainingM });
+    }
+    const tare = form.tareG ?? cone.tareG;
+    if (form.grossG == null) return refuse('Put the cone on the scale and give its grams.', 'grossG');
+    if (tare == null) return refuse('Give the grams of an empty cone once; it is kept.', 'tareG');
+    const m = metresFromWeight(form.grossG, tare, cone.tex);
+    if (form.tareG != null) await tx`update thread set tare_g = ${tare} where id = ${cone.id}`;
+    await setRemaining(tx, cone.id, m, 'weighed', `${form.grossG} g on the scale, ${tare} g empty`);
+    return done({ remainingM: m });
+  });
+
+const MOST_AT_ONCE = 2000;
+
+/** The same change to many cones at once. */
+export class EditMany {
+  @FormKey() key!: string;
+  @IsArray({ message: 'Pick at least one cone.' })
+  @ArrayMinSize(1, { message: 'Pick at least one cone.' })
+  @ArrayMaxSize(MOST_AT_ONCE, { message: `At most ${MOST_AT_ONCE} in one go.` })
+  @Id('A cone that was picked is not known. Reload the page.')
+  ids!: string[];
+  @Maybe() @OneOf(ROLES, 'Top, bobbin or both.') role?: (typeof ROLES)[number];
+  @Maybe() @Text(120) place?: string;
+  @Maybe() @OneOf(SHEENS, 'Matt, satin or bright.') sheen?: (typeof SHEENS)[number];
+  @Maybe() @OneOf(['away', 'back'], 'Put away, or take out again.') archive?: 'away' | 'back';
+}
+
+export const editMany = (input: unknown): Promise<Result<{ count: number }>> =>
+  save<EditMany, { count: number }>('edit-cones', EditMany, input, async (tx, form) => {
+    if (form.archive) {
+      const rows = await setConeArchived(tx, form.ids, form.archive === 'away');
+      return done({ count: rows.count });
+    }
+    const { role, place, sheen } = form;
+    if (role === undefined && place === undefined && sheen === undefined)
+      return refuse('Say what to change.');
+    const rows = await tx`
+      update thread set role = coalesce(${role ?? null}, role), place = coalesce(${place?.trim() ?? null}, place),
+        sheen = coalesce(${sheen ?? null}, sheen), version = version + 1
+      where id = any(${form.ids})`;
+    return done({ count: rows.count });
+  });
+
+/** Cones by id, in the order asked for; those not known are left out. */
+export const conesById = async (ids: readonly string[]) =>
+  (await Promise.all(ids.filter((id) => isUUID(id)).map((id) => readCone(db(), id)))).filter(
+    (c) => c !== null,
+  );
+
+/** A cone's ledger, newest first. */
+export const coneUses = async (id: string) => (isUUID(id) ? readConeUses(db(), id) : []);

@@ -1,0 +1,167 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { format } from 'date-fns';
+import { v7 as uuidv7 } from 'uuid';
+import type { Use, VisibilityWish } from '@/core/match/request';
+import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
+import { features } from '@/core/tables/features';
+import { techniques } from '@/core/tables/techniques';
+import { clientNamed, insertQuilt } from '@/data/quilts';
+import type { Sql } from '@/data/sql';
+import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
+import { conflict, done, refuse, type Result } from './result';
+import { Day, FormKey, Hex, Id, Maybe, Num, OneOf, Version, Whole, Words } from './rules';
+import { MEANWHILE, type Meanings, save } from './save';
+
+export const USES: readonly Use[] = ['bed', 'baby', 'wall', 'show', 'garment', 'other'];
+const WISHES: readonly VisibilityWish[] = ['sink', 'texture', 'show'];
+const KINDS = Object.keys(PLAN_LABEL) as PlanKind[];
+
+/** A bundle on the counter: whose, how large, what for, of what layers, until when. */
+export class TakeIn {
+  @FormKey() key!: string;
+  @Words(120, 'Give the client’s name.') client!: string;
+  @Words(120, 'Give the quilt a name, so that you find it again.') name!: string;
+  @Num(4, 200, 'The width, in inches,') widthIn!: number;
+  @Num(4, 200, 'The length, in inches,') lengthIn!: number;
+  @OneOf(USES, 'Say what it is for.') use!: Use;
+  @Day('Give the day it is promised for.') dueOn!: string;
+  @Id('Pick the batting; “unknown batting” is a proper choice.') battingId!: string;
+  @Id('Pick the backing; “unknown cloth” is a proper choice.') backingId!: string;
+  @Id('Pick the machine.') machineId!: string;
+  @Id('Pick the cloth it is mostly made of.') fabricId!: string;
+  @Hex() hex!: string;
+  @OneOf(WISHES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+  @OneOf(KINDS, 'Pick how it is laid out.') plan!: PlanKind;
+  @Maybe() @Num(0.25, 60, 'The border, in inches,') borderIn?: number | null;
+  @Maybe() @Whole(1, 40, 'Blocks across') columns?: number | null;
+  @Maybe() @Whole(1, 40, 'Blocks down') rows?: number | null;
+  @Maybe() @Num(0, 20, 'The sashing, in inches,') sashIn?: number | null;
+}
+
+const NOT_KNOWN: Meanings = {
+  quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
+  quilt_backing_id_fkey: ['backingId', 'This backing is not known any more.'],
+  quilt_machine_id_fkey: ['machineId', 'This machine is not known any more.'],
+  zone_fabric_fabric_id_fkey: ['fabricId', 'This cloth is not known any more.'],
+};
+
+/** What each zone of a new plan is quilted with until it is said otherwise. */
+const FIRST_WORK: Readonly<Record<string, string>> = {
+  Border: 'ruler-lines',
+  Corners: 'swirls',
+  Sashing: 'ditch',
+};
+const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
+
+/** Takes a quilt in, with the zones its plan begins with. */
+export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id: string }>> =>
+  save<TakeIn, { id: string }>(
+    'take-in',
+    TakeIn,
+    input,
+    async (tx, form) => {
+      const takenInOn = format(today, 'yyyy-MM-dd');
+      if (form.dueOn < takenInOn) return refuse('That day is past. Promise a day to come.', 'dueOn');
+      const zones = planZones({
+        kind: form.plan,
+        widthIn: form.widthIn,
+        lengthIn: form.lengthIn,
+        borderIn: form.borderIn ?? undefined,
+        columns: form.columns ?? undefined,
+        rows: form.rows ?? undefined,
+        sashIn: form.sashIn ?? undefined,
+      });
+      const id = uuidv7();
+      await insertQuilt(tx, {
+        id,
+        clientId: await clientNamed(tx, uuidv7(), form.client.trim()),
+        name: form.name.trim(),
+        widthIn: form.widthIn,
+        lengthIn: form.lengthIn,
+        use: form.use,
+        battingId: form.battingId,
+        backingId: form.backingId,
+        machineId: form.machineId,
+        takenInOn,
+        dueOn: form.dueOn,
+      });
+      for (const [i, z] of zones.entries()) {
+        const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
+        await insertZone(tx, {
+          id: uuidv7(),
+          quiltId: id,
+          letter: LETTERS[i]!,
+          name: z.name,
+          geometry: z.geometry,
+          technique: t.id,
+          spacingIn: t.usualSpacingIn,
+          smallestRadiusIn: null,
+          lengthIn: null,
+          visibility: form.visibility,
+          fabrics: [{ fabricId: form.fabricId, hex: form.hex.toLowerCase(), share: 1 }],
+          features: [],
+        });
+      }
+      return done({ id });
+    },
+    NOT_KNOWN,
+  );
+
+class ZoneCloth {
+  @Id('Pick the cloth.') fabricId!: string;
+  @Hex() hex!: string;
+  @Num(0.01, 1, 'Its share') share!: number;
+}
+
+/** What is done in a zone, on which cloths. */
+export class KeepZone {
+  @FormKey() key!: string;
+  @Id('This zone is not known. Reload the page.') id!: string;
+  @Version() version!: number;
+  @Words(120, 'Give the zone a name.') name!: string;
+  @OneOf(techniques.ids, 'Pick a technique from the list.') technique!: string;
+  @Num(0.05, 200, 'The spacing, in inches,') spacingIn!: number;
+  @Maybe() @Num(0.01, 100, 'The smallest curve, in inches,') smallestRadiusIn?: number | null;
+  @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
+  @OneOf(WISHES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+  @IsArray({ message: 'Pick from the list.' })
+  @ArrayUnique({ message: 'A feature stands twice.' })
+  @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
+  features!: string[];
+  @IsArray({ message: 'Say which cloth lies in this zone.' })
+  @ArrayMinSize(1, { message: 'Say which cloth lies in this zone.' })
+  @ArrayMaxSize(12, { message: 'At most twelve cloths in a zone.' })
+  @ValidateNested({ each: true })
+  @Type(() => ZoneCloth)
+  fabrics!: ZoneCloth[];
+}
+
+export const keepZone = (input: unknown): Promise<Result<{ id: string }>> =>
+  save<KeepZone, { id: string }>(
+    'keep-zone',
+    KeepZone,
+    input,
+    async (tx: Sql, form) => {
+      const sum = form.fabrics.reduce((s, f) => s + f.share, 0);
+      const work: ZoneWork = {
+        name: form.name.trim(),
+        technique: form.technique,
+        spacingIn: form.spacingIn,
+        smallestRadiusIn: form.smallestRadiusIn ?? null,
+        lengthIn: form.lengthIn ?? null,
+        visibility: form.visibility,
+        features: form.features,
+        fabrics: form.fabrics.map((f) => ({
+          fabricId: f.fabricId,
+          hex: f.hex.toLowerCase(),
+          share: f.share / sum,
+        })),
+      };
+      return (await updateZone(tx, form.id, work, form.version))
+        ? done({ id: form.id })
+        : conflict(MEANWHILE);
+    },
+    { zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'] },
+  );

@@ -1,0 +1,64 @@
+import 'reflect-metadata';
+import {
+  IsBoolean,
+  IsDateString,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+
+/**
+ * Rules on the fields of a form, each with its message in the quilter's words. They are class-validator's
+ * decorators put together; the most basic is applied last, so that it is the one that speaks.
+ */
+type Rule = (target: object, key: string) => void;
+const all =
+  (...rules: PropertyDecorator[]): Rule =>
+  (target, key) =>
+    [...rules].reverse().forEach((rule) => rule(target, key));
+
+const FINITE = { allowNaN: false, allowInfinity: false };
+
+/** A number in a range; `noun` begins the sentence: “Tex must lie …”. */
+export const Num = (low: number, high: number, noun: string): Rule => {
+  const range = { message: `${noun} must lie between ${low} and ${high}.` };
+  return all(IsNumber(FINITE, { message: `${noun}: give a number.` }), Min(low, range), Max(high, range));
+};
+export const Whole = (low: number, high: number, noun: string): Rule => {
+  const range = { message: `${noun} must lie between ${low} and ${high}.` };
+  return all(IsInt({ message: `${noun}: give a whole number.` }), Min(low, range), Max(high, range));
+};
+/** Text that must not be empty. */
+export const Words = (most: number, ask: string): Rule =>
+  all(
+    IsString({ message: ask }),
+    MinLength(1, { message: ask }),
+    Matches(/\S/, { message: ask }),
+    MaxLength(most, { message: `Keep it under ${most} letters.` }),
+  );
+/** Text that may be empty. */
+export const Text = (most: number): Rule =>
+  all(
+    IsString({ message: 'This must be text.' }),
+    MaxLength(most, { message: `Keep it under ${most} letters.` }),
+  );
+export const OneOf = (ids: readonly (string | number | null)[], ask: string): Rule =>
+  all(IsIn([...ids], { message: ask }));
+export const Yes = (): Rule => all(IsBoolean({ message: 'Say yes or no.' }));
+export const Id = (ask: string): Rule => all(IsUUID(undefined, { message: ask }));
+export const Hex = (): Rule =>
+  all(Matches(/^#[0-9a-f]{6}$/i, { message: 'Write the colour as six digits, such as #6e3b63.' }));
+export const Day = (ask: string): Rule =>
+  all(IsDateString({ strict: true }, { message: ask }), Matches(/^\d{4}-\d{2}-\d{2}$/, { message: ask }));
+export const Maybe = (): Rule => all(IsOptional());
+/** The key of one filling of a form. */
+export const FormKey = (): Rule => Id('This form has lost its key. Reload the page; nothing was stored.');
+export const Version = (): Rule => Whole(0, 1_000_000_000, 'The version this page showed');

@@ -1,0 +1,51 @@
+import postgres from 'postgres';
+import { CoreError } from '@/core/notes';
+import { once } from '@/data/receipts';
+import { db, type Sql } from '@/data/sql';
+import { refuse, type Result } from './result';
+import { check } from './validate';
+
+/** What a database constraint means at the form: its name, the field, and the words. */
+export type Meanings = Readonly<Record<string, readonly [path: string, message: string]>>;
+
+export const MEANWHILE =
+  'This was changed in another window meanwhile. Nothing was overwritten: reload to see it, then change it again.';
+
+/**
+ * One form, stored once: checked against its rules, run in one transaction under its key, and every refusal
+ * (of the core, or of a constraint of the database) turned into words at its field.
+ */
+export async function save<F extends { key: string }, T>(
+  action: string,
+  rules: new () => F,
+  input: unknown,
+  act: (tx: Sql, form: F) => Promise<Result<T>>,
+  meanings: Meanings = {},
+): Promise<Result<T>> {
+  const checked = await check(rules, input);
+  if (!checked.ok) return checked;
+  const form = checked.value;
+  try {
+    return await once<Result<T>>(
+      db(),
+      form.key,
+      action,
+      (tx) => act(tx, form),
+      (answer) => answer.ok,
+    );
+  } catch (error) {
+    return inWords(error, meanings);
+  }
+}
+
+/** A refusal of the core or the database in words; anything else is a bug and is thrown on. */
+export function inWords(error: unknown, meanings: Meanings): Result<never> {
+  if (error instanceof CoreError) return refuse(error.message, error.path);
+  if (error instanceof postgres.PostgresError) {
+    const meant = error.constraint_name ? meanings[error.constraint_name] : undefined;
+    if (meant) return refuse(meant[1], meant[0]);
+    if (error.code === '23514' || error.code === '23502')
+      return refuse('These values do not fit together. Check the ranges and try again.');
+  }
+  throw error;
+}

@@ -1,0 +1,26 @@
+import { format } from 'date-fns';
+import { exportCsv } from '@/actions/exchange';
+import { exportWorkroom } from '@/actions/workroom-file';
+import { EXCHANGE_KINDS, type ExchangeKind } from '@/core/exchange/columns';
+import { db } from '@/data/sql';
+
+export const dynamic = 'force-dynamic';
+
+/** A kind as CSV, or the whole workroom as JSON. */
+export async function GET(_: Request, { params }: { params: Promise<{ kind: string }> }) {
+  const { kind } = await params;
+  const file = (name: string, type: string, body: string) =>
+    new Response(body, {
+      headers: {
+        'Content-Type': `${type}; charset=utf-8`,
+        'Content-Disposition': `attachment; filename="${name}-${format(new Date(), 'yyyy-MM-dd')}.${type.endsWith('json') ? 'json' : 'csv'}"`,
+        'Cache-Control': 'no-store',
+      },
+    });
+  if (kind === 'workroom')
+    return file('workroom', 'application/json', JSON.stringify(await exportWorkroom(db()), null, 2));
+  if (EXCHANGE_KINDS.includes(kind as ExchangeKind))
+    // The mark at the start tells spreadsheets that this is UTF-8.
+    return file(kind, 'text/csv', `\ufeff${await exportCsv(db(), kind as ExchangeKind)}`);
+  return Response.json({ error: 'There is no such file.' }, { status: 404 });
+}

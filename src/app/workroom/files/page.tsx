@@ -1,0 +1,7 @@
+import { FilesBench } from '@/ui/workroom/FilesBench';
+
+export const metadata = { title: 'Files in and out' };
+
+export default function FilesPage() {
+  return <FilesBench />;
+}

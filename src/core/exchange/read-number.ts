@@ -1,0 +1,34 @@
+/** Which sign a file writes before the decimals. */
+export type DecimalSign = '.' | ',';
+
+/**
+ * A number as people and spreadsheets write it: spaces and the other sign part thousands, the decimal sign
+ * is the file's. Null when it is no number; nothing is guessed.
+ * @example readNumber('1.234,5', ',') // 1234.5
+ */
+export function readNumber(text: string, decimal: DecimalSign): number | null {
+  const parts = decimal === ',' ? '.' : ',';
+  const plain = new RegExp(
+    `^[+-]?\\d{1,3}(?:[\\s'${parts}]\\d{3})+(?:[${decimal}]\\d+)?$|^[+-]?\\d+(?:[${decimal}]\\d+)?$`,
+    'u',
+  );
+  const trimmed = text.trim();
+  // A lone point in a comma file is a decimal point all the same, unless it parts thousands.
+  if (decimal === ',' && /^[+-]?\d+\.\d{1,2}$/.test(trimmed)) return Number(trimmed);
+  if (decimal === '.' && /^[+-]?\d+,\d{1,2}$/.test(trimmed)) return Number(trimmed.replace(',', '.'));
+  if (!plain.test(trimmed)) return null;
+  const value = Number(trimmed.replace(new RegExp(`[\\s'${parts}]`, 'gu'), '').replace(decimal, '.'));
+  return Number.isFinite(value) ? value : null;
+}
+
+const IN_MM = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, '”': 25.4, inch: 25.4, inches: 25.4 } as const;
+
+/**
+ * A length with or without its unit, in mm; without one it is in `bare`. Null when it cannot be read.
+ * @example readLengthMm('6 in', '.', 'mm') // 152.4
+ */
+export function readLengthMm(text: string, decimal: DecimalSign, bare: 'mm' | 'in'): number | null {
+  const found = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|”)?\.?$/iu.exec(text.trim());
+  const n = found && readNumber(found[1]!, decimal);
+  return n == null ? null : n * IN_MM[(found![2]?.toLowerCase() ?? bare) as keyof typeof IN_MM];
+}

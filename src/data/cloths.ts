@@ -1,0 +1,63 @@
+import type { Sql } from './sql';
+import type { StudioBatting, StudioFabric } from './types';
+
+export const FABRIC_FIELDS = ['name', 'kind', 'hex', 'notes'] as const;
+export type FabricFields = Pick<StudioFabric, (typeof FABRIC_FIELDS)[number]>;
+export const BATTING_FIELDS = [
+  'name',
+  'kind',
+  'loftMm',
+  'maxGapIn',
+  'ratingText',
+  'shrinkPct',
+  'notes',
+] as const;
+export type BattingFields = Pick<StudioBatting, (typeof BATTING_FIELDS)[number]>;
+
+/** The studio's own fabrics first, then the kinds that ship. */
+export const readFabrics = (sql: Sql): Promise<StudioFabric[]> => sql<StudioFabric[]>`
+  select ${sql([...FABRIC_FIELDS, 'id', 'shipped', 'version'])} from fabric
+  where archived_at is null order by shipped, name`;
+
+export const readBattings = (sql: Sql): Promise<StudioBatting[]> => sql<StudioBatting[]>`
+  select ${sql([...BATTING_FIELDS, 'id', 'shipped', 'version'])} from batting
+  where archived_at is null order by shipped, name`;
+
+export const insertFabric = (sql: Sql, id: string, fields: FabricFields, shipped = false) => sql`
+  insert into fabric ${sql({ id, shipped, ...fields }, 'id', 'shipped', ...FABRIC_FIELDS)}`;
+
+export const insertBatting = (sql: Sql, id: string, fields: BattingFields, shipped = false) => sql`
+  insert into batting ${sql({ id, shipped, ...fields }, 'id', 'shipped', ...BATTING_FIELDS)}`;
+
+export async function updateFabric(
+  sql: Sql,
+  id: string,
+  fields: FabricFields,
+  version: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update fabric set ${sql(fields, ...FABRIC_FIELDS)}, version = version + 1
+    where id = ${id} and version = ${version} and not shipped returning id`;
+  return rows.length === 1;
+}
+
+export async function updateBatting(
+  sql: Sql,
+  id: string,
+  fields: BattingFields,
+  version: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update batting set ${sql(fields, ...BATTING_FIELDS)}, version = version + 1
+    where id = ${id} and version = ${version} and not shipped returning id`;
+  return rows.length === 1;
+}
+
+/** Puts a cloth away or takes it out again; quilts that use it keep it. */
+export const setClothArchived = (
+  sql: Sql,
+  table: 'fabric' | 'batting' | 'ruler',
+  id: string,
+  away: boolean,
+) => sql`
+  update ${sql(table)} set archived_at = ${away ? new Date() : null}, version = version + 1 where id = ${id}`;

@@ -1,0 +1,111 @@
+import type { ExchangeKind, Mapping } from '@/core/exchange/columns';
+import type { BattingRow, FabricRow, NeedleRow, RowOf, ThreadRow } from '@/core/exchange/read-row';
+import { v7 as uuidv7 } from 'uuid';
+import type { Sql } from './sql';
+
+/** Rows sent in one statement: PostgreSQL takes at most 65 535 values. */
+const CHUNK = 2000;
+
+async function inChunks<T>(rows: readonly T[], insert: (part: T[]) => Promise<unknown>) {
+  for (let i = 0; i < rows.length; i += CHUNK) await insert(rows.slice(i, i + CHUNK));
+}
+
+const INSERT: {
+  [K in ExchangeKind]: (sql: Sql, rows: readonly RowOf[K][], importId: string) => Promise<void>;
+} = {
+  threads: (sql, rows: readonly ThreadRow[], importId) =>
+    inChunks(
+      rows.map((r) => ({
+        ...r,
+        id: uuidv7(),
+        importId,
+        remainingSource: r.remainingM === null ? null : 'set',
+        remainingAt: r.remainingM === null ? null : new Date(),
+      })),
+      (part) =>
+        sql`insert into thread ${sql(part, 'id', 'importId', 'line', 'colour', 'hex', 'fibre', 'label', 'tex', 'texBasis', 'role', 'remainingM', 'remainingSource', 'remainingAt', 'fullG', 'fullM', 'tareG', 'sheen', 'needleMinNm', 'needleMaxNm', 'place', 'price', 'notes')}`,
+    ),
+  battings: (sql, rows: readonly BattingRow[], importId) =>
+    inChunks(
+      rows.map((r) => ({ ...r, id: uuidv7(), importId })),
+      (part) =>
+        sql`insert into batting ${sql(part, 'id', 'importId', 'name', 'kind', 'loftMm', 'maxGapIn', 'ratingText', 'shrinkPct', 'notes')}`,
+    ),
+  fabrics: (sql, rows: readonly FabricRow[], importId) =>
+    inChunks(
+      rows.map((r) => ({ ...r, id: uuidv7(), importId })),
+      (part) => sql`insert into fabric ${sql(part, 'id', 'importId', 'name', 'kind', 'hex', 'notes')}`,
+    ),
+  needles: (sql, rows: readonly NeedleRow[], importId) =>
+    inChunks(
+      rows.map((r) => ({ ...r, id: uuidv7(), importId })),
+      (part) =>
+        sql`insert into needle ${sql(part, 'id', 'importId', 'nm', 'eye', 'point', 'coated', 'stock')}`,
+    ),
+};
+
+const TABLE = { threads: 'thread', battings: 'batting', fabrics: 'fabric', needles: 'needle' } as const;
+
+/** Stores an import's rows and the batch they came in. */
+export async function insertImport<K extends ExchangeKind>(
+  sql: Sql,
+  batch: { id: string; kind: K; fileName: string },
+  rows: readonly RowOf[K][],
+): Promise<void> {
+  await sql`
+    insert into import_batch (id, kind, file_name, rows)
+    values (${batch.id}, ${batch.kind}, ${batch.fileName}, ${rows.length})`;
+  await INSERT[batch.kind](sql, rows, batch.id);
+}
+
+/** The keys already taken, in the form `rowKey` gives. */
+export async function readKeys(sql: Sql, kind: ExchangeKind): Promise<Set<string>> {
+  const rows =
+    kind === 'threads'
+      ? await sql<{ key: string }[]>`select lower(line || chr(10) || colour) as key from thread`
+      : kind === 'needles'
+        ? await sql<
+            { key: string }[]
+          >`select lower(nm || ' ' || eye || ' ' || point || ' ' || coated) as key from needle`
+        : await sql<{ key: string }[]>`select lower(name) as key from ${sql(TABLE[kind])}`;
+  return new Set(rows.map((r) => r.key));
+}
+
+/** Takes an import back: what nothing uses is removed, what something uses is put away. */
+export async function undoImport(sql: Sql, id: string): Promise<{ removed: number; putAway: number } | null> {
+  const [batch] = await sql<{ kind: ExchangeKind }[]>`
+    update import_batch set undone_at = now() where id = ${id} and undone_at is null returning kind`;
+  if (!batch) return null;
+  const removed = await REMOVE_UNUSED[batch.kind](sql, id);
+  const away =
+    batch.kind === 'needles'
+      ? { count: 0 }
+      : await sql`update ${sql(TABLE[batch.kind])} set archived_at = now() where import_id = ${id} and archived_at is null`;
+  return { removed: removed.count, putAway: away.count };
+}
+
+const REMOVE_UNUSED: Record<ExchangeKind, (sql: Sql, id: string) => PromiseLike<{ count: number }>> = {
+  threads: (sql, id) => sql`
+    delete from thread t where import_id = ${id}
+      and not exists (select 1 from setup s where s.top_id = t.id or s.bobbin_id = t.id)
+      and not exists (select 1 from bobbin_stock b where b.thread_id = t.id)
+      and not exists (select 1 from cone_use u where u.thread_id = t.id)`,
+  battings: (sql, id) => sql`
+    delete from batting b where import_id = ${id} and not exists (select 1 from quilt q where q.batting_id = b.id)`,
+  fabrics: (sql, id) => sql`
+    delete from fabric f where import_id = ${id}
+      and not exists (select 1 from quilt q where q.backing_id = f.id)
+      and not exists (select 1 from zone_fabric z where z.fabric_id = f.id)`,
+  needles: (sql, id) => sql`delete from needle where import_id = ${id}`,
+};
+
+/** How a file with this header was read last time; null the first time. */
+export async function readMapping(sql: Sql, kind: ExchangeKind, header: string): Promise<Mapping | null> {
+  const [row] = await sql<{ mapping: Mapping }[]>`
+    select mapping from import_mapping where kind = ${kind} and header = ${header}`;
+  return row?.mapping ?? null;
+}
+
+export const rememberMapping = (sql: Sql, kind: ExchangeKind, header: string, mapping: Mapping) => sql`
+  insert into import_mapping (kind, header, mapping) values (${kind}, ${header}, ${sql.json(mapping as never)})
+  on conflict (kind, header) do update set mapping = excluded.mapping`;

@@ -1,0 +1,65 @@
+import type { Sql } from './sql';
+import type { CalibrationKind, Machine, StoredCalibration } from './types';
+
+export const MACHINE_FIELDS = [
+  'name',
+  'shank',
+  'maxSpm',
+  'idleMinSpm',
+  'idleMaxSpm',
+  'minSpi',
+  'maxSpi',
+  'modes',
+  'feet',
+  'bobbinOdMm',
+  'bobbinCoreMm',
+  'bobbinWidthMm',
+  'throatIn',
+  'deadIn',
+  'frameIn',
+  'rollInThroat',
+  'rollStartIn',
+  'rulerFootMm',
+  'footOffsetIn',
+  'couchingHoleMm',
+] as const;
+export type MachineFields = Pick<Machine, (typeof MACHINE_FIELDS)[number]>;
+
+const selectMachine = (sql: Sql) => sql`select ${sql([...MACHINE_FIELDS, 'id', 'version'])} from machine`;
+
+export async function readMachine(sql: Sql, id: string): Promise<Machine> {
+  const [row] = await sql<Machine[]>`${selectMachine(sql)} where id = ${id}`;
+  return row!;
+}
+
+export const readMachines = (sql: Sql): Promise<Machine[]> => sql<Machine[]>`
+  ${selectMachine(sql)} where archived_at is null order by name`;
+
+export const insertMachine = (sql: Sql, id: string, fields: MachineFields) => sql`
+  insert into machine ${sql({ id, ...fields }, 'id', ...MACHINE_FIELDS)}`;
+
+export async function updateMachine(
+  sql: Sql,
+  id: string,
+  fields: MachineFields,
+  version: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update machine set ${sql(fields, ...MACHINE_FIELDS)}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+export const readCalibrations = (sql: Sql): Promise<StoredCalibration[]> => sql<StoredCalibration[]>`
+  select id, machine_id, kind, points, at, version from calibration order by machine_id, kind`;
+
+/** Stores a machine's calibration of a kind, in place of the one before it. */
+export const upsertCalibration = (
+  sql: Sql,
+  id: string,
+  machineId: string,
+  kind: CalibrationKind,
+  points: StoredCalibration['points'],
+) => sql`
+  insert into calibration (id, machine_id, kind, points) values (${id}, ${machineId}, ${kind}, ${sql.json(points as never)})
+  on conflict (machine_id, kind) do update set points = excluded.points, at = now(), version = calibration.version + 1`;

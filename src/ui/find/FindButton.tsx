@@ -1,0 +1,36 @@
+'use client';
+import { Search } from 'lucide-react';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
+
+const FindDialog = dynamic(() => import('./FindDialog').then((m) => m.FindDialog));
+
+/** Find, from anywhere: Ctrl K. */
+export function FindButton() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
+        e.preventDefault();
+        setOpen(true);
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        aria-keyshortcuts="Control+K"
+        className="flex min-h-11 items-center gap-2 rounded border border-rule bg-cloth px-3 text-ink2 lg:w-[210px]"
+      >
+        <Search size={18} aria-hidden />
+        <span className="flex-1 text-left">Find</span>
+        <kbd className="hidden rounded border bg-ground px-1.5 text-13 lg:inline">Ctrl K</kbd>
+      </button>
+      {open && <FindDialog onClose={() => setOpen(false)} />}
+    </>
+  );
+}

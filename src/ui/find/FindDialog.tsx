@@ -1,0 +1,110 @@
+'use client';
+import { Command } from 'cmdk';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { Found } from '@/data/types';
+import { ThreadSwatch } from '@/ui/kit/Swatch';
+import { COMMANDS } from './commands';
+
+const GROUP: Record<Found['kind'], string> = {
+  cone: 'Cones',
+  quilt: 'Quilts',
+  client: 'Clients',
+  fabric: 'Fabrics',
+  batting: 'Battings',
+};
+
+const hrefOf = (f: Found): string => {
+  switch (f.kind) {
+    case 'cone':
+      return `/shelf?cone=${f.id}`;
+    case 'quilt':
+    case 'client':
+      return `/quilts/${f.id}`;
+    default:
+      return `/workroom/cloth?${f.kind}=${f.id}`;
+  }
+};
+
+/** Finds cones, quilts, clients, cloths, settings and commands as letters are typed. */
+export function FindDialog({ onClose }: { onClose: () => void }) {
+  const router = useRouter();
+  const [letters, setLetters] = useState('');
+  const [found, setFound] = useState<Found[]>([]);
+  const [lost, setLost] = useState(false);
+  useEffect(() => {
+    const wanted = letters.trim();
+    if (!wanted) return;
+    const stop = new AbortController();
+    fetch(`/find?q=${encodeURIComponent(wanted)}`, { signal: stop.signal })
+      .then((r) => r.json())
+      .then((rows: Found[]) => {
+        setFound(rows);
+        setLost(false);
+      })
+      .catch((e: Error) => e.name !== 'AbortError' && setLost(true));
+    return () => stop.abort();
+  }, [letters]);
+  const wanted = letters.trim().toLowerCase();
+  const commands = COMMANDS.filter((c) => !wanted || `${c.label} ${c.also}`.toLowerCase().includes(wanted));
+  const rows = wanted ? found : [];
+  const go = (href: string) => {
+    onClose();
+    router.push(href);
+  };
+  const kinds = [...new Set(rows.map((f) => f.kind))];
+  return (
+    <Command.Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      shouldFilter={false}
+      label="Find"
+      overlayClassName="fixed inset-0 z-40 bg-[#14181b]/45"
+      contentClassName="fixed top-[10vh] left-1/2 z-50 w-[94vw] max-w-[640px] -translate-x-1/2 rounded border border-rule bg-cloth"
+    >
+      <Command.Input
+        value={letters}
+        onValueChange={setLetters}
+        placeholder="A cone, a quilt, a client, a cloth, a setting …"
+        className="min-h-14 w-full border-b bg-transparent px-4 text-[18px] outline-none"
+      />
+      <Command.List className="max-h-[62vh] overflow-auto p-2">
+        {lost && <p className="p-3 text-madder">The studio’s computer did not answer. Try again.</p>}
+        {wanted && rows.length === 0 && commands.length === 0 && !lost && (
+          <p className="p-3 text-ink2">Nothing has these letters in its name.</p>
+        )}
+        {kinds.map((kind) => (
+          <Command.Group key={kind} heading={GROUP[kind]} className="find-group">
+            {rows
+              .filter((f) => f.kind === kind)
+              .map((f) => (
+                <Item key={f.kind + f.id} value={f.kind + f.id} onSelect={() => go(hrefOf(f))}>
+                  {f.kind === 'cone' && <ThreadSwatch hex={f.hex} width={22} height={22} />}
+                  <span className="font-semibold">{f.name}</span>
+                  <span className="truncate text-ink2">{f.detail}</span>
+                </Item>
+              ))}
+          </Command.Group>
+        ))}
+        {commands.length > 0 && (
+          <Command.Group heading="Go and do" className="find-group">
+            {commands.map((c) => (
+              <Item key={c.href} value={c.href} onSelect={() => go(c.href)}>
+                <span>{c.label}</span>
+              </Item>
+            ))}
+          </Command.Group>
+        )}
+      </Command.List>
+    </Command.Dialog>
+  );
+}
+
+function Item(props: React.ComponentProps<typeof Command.Item>) {
+  return (
+    <Command.Item
+      {...props}
+      className="flex min-h-11 cursor-pointer items-center gap-2.5 rounded px-3 data-[selected=true]:bg-indigo-tint"
+    />
+  );
+}

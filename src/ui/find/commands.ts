@@ -1,0 +1,21 @@
+/** Places and acts that Find offers beside what is stored. */
+export const COMMANDS: readonly { label: string; also: string; href: string }[] = [
+  { label: 'Rack', also: 'home quilts week due', href: '/' },
+  { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
+  { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
+  {
+    label: 'Machines and calibrations',
+    also: 'frame throat dial speed tension bobbin feet settings',
+    href: '/workroom/machine',
+  },
+  { label: 'Needles', also: 'stock change needle life', href: '/workroom/needles' },
+  { label: 'Bobbins', also: 'wind winding prewound', href: '/workroom/bobbins' },
+  { label: 'Cloth and batting', also: 'fabric loft rating', href: '/workroom/cloth' },
+  { label: 'Rulers', also: 'template thickness', href: '/workroom/rulers' },
+  {
+    label: 'How we work',
+    also: 'preferences settings schools units inch metric evenness stitch length',
+    href: '/workroom/schools',
+  },
+  { label: 'Files in and out', also: 'import export csv json backup', href: '/workroom/files' },
+];

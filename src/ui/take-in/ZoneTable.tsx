@@ -1,0 +1,63 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { areaOf } from '@/core/geometry/polygon';
+import { features } from '@/core/tables/features';
+import { techniques } from '@/core/tables/techniques';
+import type { StudioFabric, Zone } from '@/data/types';
+import { Button } from '@/ui/kit/Button';
+
+const ZoneDialog = dynamic(() => import('./ZoneDialog').then((m) => m.ZoneDialog));
+const WISH_WORD = { sink: 'to sink', texture: 'texture', show: 'to show' } as const;
+
+/** The zones with what is wished for each, and a way to change it. */
+export function ZoneTable({ zones, fabrics }: { zones: Zone[]; fabrics: StudioFabric[] }) {
+  const [editing, setEditing] = useState<Zone | null>(null);
+  return (
+    <>
+      <table className="w-full">
+        <thead>
+          <tr className="text-left text-13 text-ink2">
+            {['Zone', 'Cloth', 'Technique', 'Apart', 'Area', 'Wish', ''].map((h) => (
+              <th key={h} className="py-1.5 pr-3 font-medium">
+                {h || <span className="sr-only">Act</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {zones.map((z) => (
+            <tr key={z.id} className="border-t align-top">
+              <td className="py-2.5 pr-3 font-semibold">
+                {z.letter} {z.name}
+              </td>
+              <td className="py-2.5 pr-3">
+                {z.fabrics.map((f) => f.name).join(', ')}
+                {z.features.length > 0 && (
+                  <span className="block text-ink2">
+                    {z.features.map((f) => features.get(f).label).join(', ')}
+                  </span>
+                )}
+              </td>
+              <td className="py-2.5 pr-3">{techniques.get(z.technique).label}</td>
+              <td className="py-2.5 pr-3 whitespace-nowrap">{z.spacingIn} in</td>
+              <td className="py-2.5 pr-3 whitespace-nowrap">{Math.round(areaOf(z.geometry))} in²</td>
+              <td className="py-2.5 pr-3 whitespace-nowrap">{WISH_WORD[z.visibility]}</td>
+              <td className="py-1 text-right">
+                <Button
+                  look="quiet"
+                  className="!px-3 !text-15"
+                  aria-label={`Change ${z.name}`}
+                  onClick={() => setEditing(z)}
+                >
+                  Change
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {editing && <ZoneDialog zone={editing} fabrics={fabrics} onClose={() => setEditing(null)} />}
+    </>
+  );
+}

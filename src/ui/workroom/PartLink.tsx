@@ -1,0 +1,16 @@
+'use client';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+
+export function PartLink({ href, label }: { href: string; label: string }) {
+  const here = usePathname().startsWith(href);
+  return (
+    <Link
+      href={href}
+      aria-current={here ? 'page' : undefined}
+      className={`flex min-h-11 items-center border-b-[3px] px-3 ${here ? 'border-indigo font-bold' : 'border-transparent'}`}
+    >
+      {label}
+    </Link>
+  );
+}

@@ -1,0 +1,130 @@
+'use client';
+import { useState } from 'react';
+import { keepRulerAction, putAwayAction } from '@/app/server-actions';
+import { safety } from '@/core/cautions/cautions';
+import type { Machine, Ruler } from '@/data/types';
+import { Button } from '@/ui/kit/Button';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { Empty } from '@/ui/kit/Empty';
+import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import { useActionForm } from '@/ui/kit/use-action-form';
+
+const SHAPES = { straight: 'straight edge', arc: 'arc', circle: 'circle', template: 'template' } as const;
+const FIELDS: readonly FieldSpec[] = [
+  { name: 'name', label: 'Name', kind: 'text', wide: true },
+  {
+    name: 'shape',
+    label: 'Shape',
+    kind: 'choice',
+    options: Object.entries(SHAPES).map(([value, label]) => ({ value, label })),
+  },
+  { name: 'thicknessMm', label: 'Thickness', kind: 'number', hint: 'mm' },
+  { name: 'radiusIn', label: 'Radius of its edge', kind: 'number', hint: 'in, for arcs and circles' },
+  { name: 'notes', label: 'Notes', kind: 'long' },
+];
+
+/** Rulers, each checked against the machine's ruler foot. */
+export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
+  const [editing, setEditing] = useState<Ruler | 'new' | null>(null);
+  const away = useActionForm(putAwayAction, () => {});
+  const withRulerFoot = machines.filter((m) => m.feet.includes('ruler'));
+  const add = (
+    <Button look="act" onClick={() => setEditing('new')}>
+      Add a ruler
+    </Button>
+  );
+  return (
+    <section aria-label="Rulers" className="mt-4">
+      <div className="flex items-center border-t-2 border-ink pt-2">
+        <h2 className="flex-1 text-20">Rulers</h2>
+        {rulers.length > 0 && add}
+      </div>
+      <p className="mt-2 max-w-[760px]">
+        <CautionLine caution={safety('ruler-thickness')} />
+      </p>
+      {rulers.length === 0 ? (
+        <Empty title="No ruler yet" act={add}>
+          Give each ruler its thickness; it is checked against the foot of your machine.
+        </Empty>
+      ) : (
+        <table className="mt-2 w-full max-w-[960px]">
+          <thead>
+            <tr className="text-left text-13 text-ink2">
+              {['Ruler', 'Shape', 'Thick', 'Sews', 'On your machine', ''].map((h) => (
+                <th key={h} className="py-1 pr-3 font-medium">
+                  {h || <span className="sr-only">Act</span>}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rulers.map((r) => (
+              <tr key={r.id} className="border-t">
+                <td className="py-2 pr-3 font-semibold">{r.name}</td>
+                <td className="pr-3">
+                  {SHAPES[r.shape]}
+                  {r.radiusIn !== null && `, radius ${r.radiusIn} in`}
+                </td>
+                <td className="pr-3 whitespace-nowrap">{r.thicknessMm} mm</td>
+                <td className="pr-3">
+                  {r.radiusIn === null
+                    ? 'along its edge'
+                    : withRulerFoot[0]
+                      ? `radius ${Number((r.radiusIn + withRulerFoot[0].footOffsetIn).toFixed(2))} in outside it`
+                      : ''}
+                </td>
+                <td className="pr-3">
+                  {withRulerFoot.length === 0 && (
+                    <span className="text-ink2">no ruler foot on any machine</span>
+                  )}
+                  {withRulerFoot.map((m) => (
+                    <span key={m.id} className="block">
+                      {r.thicknessMm >= m.rulerFootMm ? (
+                        <span className="text-verdigris">fits {m.name}</span>
+                      ) : (
+                        <span className="font-semibold text-madder">
+                          too thin for {m.name}, which asks {m.rulerFootMm} mm
+                        </span>
+                      )}
+                    </span>
+                  ))}
+                </td>
+                <td className="text-right whitespace-nowrap">
+                  <button
+                    type="button"
+                    className="min-h-11 px-2 text-indigo hover:underline"
+                    aria-label={`Change ${r.name}`}
+                    onClick={() => setEditing(r)}
+                  >
+                    Change
+                  </button>
+                  <button
+                    type="button"
+                    className="min-h-11 px-2 text-indigo hover:underline"
+                    aria-label={`Put ${r.name} away`}
+                    onClick={() => away.send({ id: r.id, what: 'ruler', away: true })}
+                  >
+                    Put away
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {editing && (
+        <RecordDialog
+          title={editing === 'new' ? 'Add a ruler' : editing.name}
+          about="Measure its thickness with a calliper; a thin ruler slips under the foot."
+          onClose={() => setEditing(null)}
+          specs={FIELDS}
+          initial={editing === 'new' ? { shape: 'straight', thicknessMm: 6 } : editing}
+          fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
+          act={keepRulerAction}
+          onDone={() => setEditing(null)}
+          submit="Keep this ruler"
+        />
+      )}
+    </section>
+  );
+}
