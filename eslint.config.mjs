@@ -8,7 +8,7 @@ const config = [
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'off',
       // The React Compiler is not used; its list of libraries it would skip is of no concern.
       'react-hooks/incompatible-library': 'off',

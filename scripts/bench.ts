@@ -4,9 +4,11 @@ import { gzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import postgres from 'postgres';
 import { match } from '@/core/match/match';
+import { v7 as uuidv7 } from 'uuid';
+import { importFile } from '@/actions/exchange';
 import { matchRequest } from '@/actions/zone-brief';
 import { readQuilt } from '@/data/quilts';
-import { connect } from '@/data/sql';
+import { connect, db } from '@/data/sql';
 import { readShelf } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readDrawer } from '@/data/needles';
@@ -97,9 +99,50 @@ async function bench() {
         `${`scripts of ${page.replace(quilt.id, '…')}`.padEnd(52)} ${(bytes / 1000).toFixed(0)} kB compressed`,
       );
     }
+    await large(env.DATABASE_URL);
+    for (const page of ['/shelf', '/find?q=har', '/find?q=shade%2019', '/'])
+      await measure(`2 000 cones, 1 000 quilts: ${page}`, 30, async () => (await fetch(url + page)).text());
   } finally {
     server.kill('SIGTERM');
   }
 }
 
-void bench();
+/** A shelf and a rack of a size no studio has; the cones come in as a file would bring them. */
+async function large(url: string) {
+  process.env.DATABASE_URL = url;
+  const rows = Array.from({ length: 5000 }, (_, i) => [
+    `Bulk ${i % 40}`,
+    `Shade ${i}`,
+    `#${((i * 8111) % 0xffffff).toString(16).padStart(6, '0')}`,
+    'trilobal',
+    'Tex 27',
+  ]);
+  const header = ['Line', 'Colour', 'Hex', 'Fibre', 'Label'];
+  const t = performance.now();
+  const done = await importFile({
+    key: uuidv7(),
+    kind: 'threads',
+    fileName: 'bulk.csv',
+    header,
+    mapping: ['line', 'colour', 'hex', 'fibre', 'label'],
+    rows,
+    decimal: '.',
+    take: 'all',
+  });
+  console.log(
+    `${'import of 5 000 cones'.padEnd(52)} ${(performance.now() - t).toFixed(0)} ms${done.ok ? '' : ' FAILED'}`,
+  );
+  const sql = connect(url, 1);
+  await sql`delete from thread where line like 'Bulk %' and colour > 'Shade 28'`;
+  await sql`
+    insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on, step)
+    select gen_random_uuid(), client_id, 'Harbour ' || i, width_in, length_in, use, batting_id, backing_id, machine_id,
+           taken_in_on, due_on + i, 'take-in'
+    from quilt, generate_series(1, 1000) i where name = 'Salt Pans'`;
+  const [n] =
+    await sql`select (select count(*) from thread) as cones, (select count(*) from quilt) as quilts`;
+  console.log(`(${n!.cones} cones, ${n!.quilts} quilts)`);
+  await sql.end();
+}
+
+void bench().finally(() => db().end());

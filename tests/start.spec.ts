@@ -1,41 +1,12 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync, chmodSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { expect, test } from '@playwright/test';
 import { freePort } from './serve';
-
-/** Runs ./start until it says it is ready; `stop` is Ctrl-C. */
-async function start(env: Record<string, string>) {
-  const child = spawn('./start', [], { env: { ...process.env, ...env }, detached: true });
-  let out = '';
-  child.stdout.on('data', (d) => (out += d));
-  child.stderr.on('data', (d) => (out += d));
-  const began = Date.now();
-  const ended = new Promise<number>((r) => child.once('exit', (code) => r(code ?? -1)));
-  const ready = new Promise<boolean>((r) => {
-    const timer = setInterval(() => {
-      if (out.includes('is ready at') || child.exitCode !== null) {
-        clearInterval(timer);
-        r(child.exitCode === null);
-      }
-    }, 50);
-  });
-  return {
-    ready: await ready,
-    seconds: (Date.now() - began) / 1000,
-    said: () => out,
-    stop: async () => {
-      process.kill(-child.pid!, 'SIGINT');
-      return ended;
-    },
-    ended,
-  };
-}
+import { dataFolder, start } from './start-command';
 
 test('starts, keeps what was stored over a restart, and stops cleanly', async ({ request }) => {
   test.setTimeout(120_000);
-  const data = mkdtempSync('/var/tmp/tidy-spool-start.');
-  chmodSync(data, 0o755);
+  const data = dataFolder();
   const port = String(await freePort());
   const env = { PORT: port, TIDY_SPOOL_DATA: data, DATABASE_URL: '' };
   try {

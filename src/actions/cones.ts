@@ -17,7 +17,7 @@ import {
 } from '@/data/cones';
 import { db } from '@/data/sql';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Words } from './rules';
+import { EachId, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Words } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 const SIZES = NEEDLE_SIZES.map((s) => s.nm);
@@ -179,7 +179,7 @@ export class EditMany {
   @IsArray({ message: 'Pick at least one cone.' })
   @ArrayMinSize(1, { message: 'Pick at least one cone.' })
   @ArrayMaxSize(MOST_AT_ONCE, { message: `At most ${MOST_AT_ONCE} in one go.` })
-  @Id('A cone that was picked is not known. Reload the page.')
+  @EachId('A cone that was picked is not known. Reload the page.')
   ids!: string[];
   @Maybe() @OneOf(ROLES, 'Top, bobbin or both.') role?: (typeof ROLES)[number];
   @Maybe() @Text(120) place?: string;

@@ -17,7 +17,7 @@ import { insertImport, readKeys, readMapping, rememberMapping, undoImport } from
 import { readNeedles } from '@/data/needles';
 import { db, type Sql } from '@/data/sql';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, OneOf, Text } from './rules';
+import { EachText, FormKey, Id, OneOf, Text } from './rules';
 import { save } from './save';
 
 const MOST_ROWS = 20_000;
@@ -30,7 +30,7 @@ export class ImportFile {
   @Text(300) fileName!: string;
   @IsArray({ message: 'The file has no header row.' })
   @ArrayMaxSize(MOST_COLUMNS, { message: `At most ${MOST_COLUMNS} columns.` })
-  @Text(300)
+  @EachText(300)
   header!: string[];
   @IsArray({ message: 'Say which column is which.' })
   @ArrayMaxSize(MOST_COLUMNS, { message: `At most ${MOST_COLUMNS} columns.` })

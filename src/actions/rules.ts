@@ -54,6 +54,13 @@ export const OneOf = (ids: readonly (string | number | null)[], ask: string): Ru
   all(IsIn([...ids], { message: ask }));
 export const Yes = (): Rule => all(IsBoolean({ message: 'Say yes or no.' }));
 export const Id = (ask: string): Rule => all(IsUUID(undefined, { message: ask }));
+/** A list of ids, or of texts; the list's own size is ruled beside it. */
+export const EachId = (ask: string): Rule => all(IsUUID(undefined, { each: true, message: ask }));
+export const EachText = (most: number): Rule =>
+  all(
+    IsString({ each: true, message: 'This must be text.' }),
+    MaxLength(most, { each: true, message: `Keep it under ${most} letters.` }),
+  );
 export const Hex = (): Rule =>
   all(Matches(/^#[0-9a-f]{6}$/i, { message: 'Write the colour as six digits, such as #6e3b63.' }));
 export const Day = (ask: string): Rule =>

@@ -1,6 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { readRackView } from '@/actions/rack';
 import { db } from '@/data/sql';
+import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { ShownKey } from '@/ui/kit/Shown';
 import { HandList } from '@/ui/rack/HandList';
@@ -13,9 +14,21 @@ export default async function RackPage() {
   const view = await readRackView(db(), new Date());
   if (!view || view.rails.every((r) => r.quilts.length === 0))
     return (
-      <Empty title="The Rack is empty">
-        Every quilt that comes in hangs here as a spool, by the week it is due. Start the program with its
-        demo studio to see one.
+      <Empty
+        title="The Rack is empty"
+        act={
+          <span className="flex flex-wrap justify-center gap-3">
+            <ButtonLink href="/workroom/machine">Your machine</ButtonLink>
+            <ButtonLink href="/shelf">Your threads</ButtonLink>
+            <ButtonLink href="/workroom/needles">Your needles</ButtonLink>
+            <ButtonLink look="act" href="/take-in">
+              Take in a quilt
+            </ButtonLink>
+          </span>
+        }
+      >
+        Every quilt that comes in hangs here as a spool, by the week it is due. Say first what you own: a
+        machine, a few cones and needles are enough for a first set-up.
       </Empty>
     );
   return (

@@ -24,10 +24,10 @@ export const readBattings = (sql: Sql): Promise<StudioBatting[]> => sql<StudioBa
   where archived_at is null order by shipped, name`;
 
 export const insertFabric = (sql: Sql, id: string, fields: FabricFields, shipped = false) => sql`
-  insert into fabric ${sql({ id, shipped, ...fields }, 'id', 'shipped', ...FABRIC_FIELDS)}`;
+  insert into fabric ${sql({ ...fields, id, shipped }, 'id', 'shipped', ...FABRIC_FIELDS)}`;
 
 export const insertBatting = (sql: Sql, id: string, fields: BattingFields, shipped = false) => sql`
-  insert into batting ${sql({ id, shipped, ...fields }, 'id', 'shipped', ...BATTING_FIELDS)}`;
+  insert into batting ${sql({ ...fields, id, shipped }, 'id', 'shipped', ...BATTING_FIELDS)}`;
 
 export async function updateFabric(
   sql: Sql,

@@ -48,7 +48,7 @@ export async function insertCone(
   remaining: { m: number; source: NonNullable<Cone['remainingSource']> } | null,
 ): Promise<void> {
   await sql`
-    insert into thread ${sql({ id, ...fields }, 'id', ...CONE_FIELDS)}`;
+    insert into thread ${sql({ ...fields, id }, 'id', ...CONE_FIELDS)}`;
   if (remaining) await setRemaining(sql, id, remaining.m, remaining.source, '');
 }
 

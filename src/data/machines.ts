@@ -36,7 +36,7 @@ export const readMachines = (sql: Sql): Promise<Machine[]> => sql<Machine[]>`
   ${selectMachine(sql)} where archived_at is null order by name`;
 
 export const insertMachine = (sql: Sql, id: string, fields: MachineFields) => sql`
-  insert into machine ${sql({ id, ...fields }, 'id', ...MACHINE_FIELDS)}`;
+  insert into machine ${sql({ ...fields, id }, 'id', ...MACHINE_FIELDS)}`;
 
 export async function updateMachine(
   sql: Sql,

@@ -8,7 +8,7 @@ export const readRulers = (sql: Sql): Promise<Ruler[]> => sql<Ruler[]>`
   select ${sql([...RULER_FIELDS, 'id', 'version'])} from ruler where archived_at is null order by name`;
 
 export const insertRuler = (sql: Sql, id: string, fields: RulerFields) => sql`
-  insert into ruler ${sql({ id, ...fields }, 'id', ...RULER_FIELDS)}`;
+  insert into ruler ${sql({ ...fields, id }, 'id', ...RULER_FIELDS)}`;
 
 export async function updateRuler(
   sql: Sql,

@@ -159,13 +159,15 @@ export function ConeDialog({ cone, onClose }: { cone: Cone | null; onClose: () =
           problems={problems}
           fields={[...CONE_FIELDS.map((s) => s.name), 'colours', 'colour', 'hex']}
         />
-        <Button look="act" type="submit" disabled={pending} className="mt-4 w-full">
-          {cone
-            ? 'Keep these changes'
-            : colours.fields.length > 1
-              ? `Put ${colours.fields.length} cones on the shelf`
-              : 'Put it on the shelf'}
-        </Button>
+        <div className="sticky -bottom-5 -mb-5 bg-cloth py-3">
+          <Button look="act" type="submit" disabled={pending} className="w-full">
+            {cone
+              ? 'Keep these changes'
+              : colours.fields.length > 1
+                ? `Put ${colours.fields.length} cones on the shelf`
+                : 'Put it on the shelf'}
+          </Button>
+        </div>
       </form>
     </Modal>
   );

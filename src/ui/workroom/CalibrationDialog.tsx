@@ -25,6 +25,8 @@ import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { CALIBRATION } from './calibration-words';
 
+Chart.defaults.font.family = 'Atkinson Hyperlegible Next Variable, sans-serif';
+Chart.defaults.font.size = 13;
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Tooltip);
 
 interface Row {

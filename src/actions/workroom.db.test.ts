@@ -1,0 +1,448 @@
+import { v7 as uuidv7 } from 'uuid';
+import Papa from 'papaparse';
+import { COLUMNS, type ExchangeKind, guessMapping } from '@/core/exchange/columns';
+import { readAllCones, readConeUses } from '@/data/cones';
+import { readBattings, readFabrics } from '@/data/cloths';
+import { find } from '@/data/find';
+import { readMachines } from '@/data/machines';
+import { readFitted, readNeedles } from '@/data/needles';
+import { insertShipped } from '@/data/shipped';
+import { readStudio } from '@/data/studio';
+import { testDatabase } from '@/data/test-database';
+import { loadDemo } from '@/demo/load';
+import { windBobbins } from './bobbins';
+import { keepBatting, keepFabric, keepRuler, putAway } from './cloths';
+import { addCones, countCone, editCone, editMany } from './cones';
+import { exportCsv, importFile, importHints, undoImported } from './exchange';
+import { calibrate, keepMachine } from './machines';
+import { changeNeedle, keepNeedles, sewStitches } from './needles';
+import { setPreferences } from './preferences';
+import { keepZone, takeIn } from './quilts';
+import type { Result } from './result';
+import { chooseSetup, setupsForZone } from './setups';
+import { exportWorkroom, importWorkroom } from './workroom-file';
+import { readZones } from '@/data/zones';
+
+let base: Awaited<ReturnType<typeof testDatabase>>;
+beforeAll(async () => {
+  base = await testDatabase('workroom');
+  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+}, 60_000);
+afterAll(() => base.end());
+
+const key = () => uuidv7();
+const value = <T>(r: Result<T>): T => {
+  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
+  return r.value;
+};
+const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
+const aLine = (rest: object = {}) => ({
+  key: key(),
+  line: 'Skerry Poly',
+  fibre: 'polyester-filament',
+  label: 'Tex 27',
+  role: 'both',
+  place: '',
+  notes: '',
+  colours: [{ colour: 'Kelp', hex: '#335544' }],
+  ...rest,
+});
+const cone = async (colour: string, line = 'Skerry Poly') =>
+  (await readAllCones(base.sql)).find((c) => c.colour === colour && c.line === line)!;
+
+describe('cones', () => {
+  test('several colours of one line in one go, and all or none', async () => {
+    const { ids } = value(
+      await addCones(
+        aLine({
+          colours: [
+            { colour: 'Kelp', hex: '#335544' },
+            { colour: 'Foam', remainingM: 500 },
+          ],
+        }),
+      ),
+    );
+    expect(ids).toHaveLength(2);
+    expect(await cone('Foam')).toMatchObject({
+      tex: 27,
+      texBasis: 'tex',
+      remainingM: 500,
+      remainingSource: 'set',
+    });
+    const before = (await readAllCones(base.sql)).length;
+    expect(paths(await addCones(aLine({ colours: [{ colour: 'New' }, { colour: 'Foam' }] })))).toEqual([
+      'colour',
+    ]);
+    expect(await readAllCones(base.sql)).toHaveLength(before);
+  });
+  test.each([
+    ['an impossible size for the fibre', { fibre: 'nylon-mono', label: 'Tex 400' }, 'label'],
+    ['a label of no size', { label: 'thick' }, 'label'],
+    ['grams without metres', { fullG: 100 }, 'lengthM'],
+    ['a needle that does not exist', { needleMinNm: 97, needleMaxNm: 110 }, 'needleMinNm'],
+    ['a range backwards', { needleMinNm: 110, needleMaxNm: 90 }, 'needleMaxNm'],
+    ['a fibre of no kind', { fibre: 'hemp' }, 'fibre'],
+    ['negative metres', { colours: [{ colour: 'X', remainingM: -4 }] }, 'colours.0.remainingM'],
+    ['no line', { line: '  ' }, 'line'],
+    ['the same colour twice', { colours: [{ colour: 'A' }, { colour: 'a' }] }, 'colours.1.colour'],
+  ])('%s is refused at its field', async (_, part, path) => {
+    expect(paths(await addCones(aLine(part)))).toContain(path);
+  });
+  test('two windows: the second change is told', async () => {
+    const c = await cone('Kelp');
+    const form = {
+      ...aLine(),
+      colours: undefined,
+      id: c.id,
+      version: c.version,
+      colour: 'Kelp',
+      hex: '#335544',
+    };
+    delete (form as { colours?: unknown }).colours;
+    value(await editCone({ ...form, key: key(), notes: 'one' }));
+    expect(await editCone({ ...form, key: key(), notes: 'two' })).toMatchObject({
+      ok: false,
+      conflict: true,
+    });
+    expect((await cone('Kelp')).notes).toBe('one');
+  });
+  test('weighing a cone gives its metres, and the ledger says how', async () => {
+    const c = await cone('Kelp');
+    const { remainingM } = value(
+      await countCone({ key: key(), id: c.id, how: 'weighed', grossG: 95, tareG: 41 }),
+    );
+    expect(remainingM).toBeCloseTo(2000, 6);
+    expect(await cone('Kelp')).toMatchObject({ remainingSource: 'weighed', tareG: 41 });
+    expect((await readConeUses(base.sql, c.id))[0]).toMatchObject({ why: 'weighed' });
+    expect(paths(await countCone({ key: key(), id: c.id, how: 'weighed', grossG: 20 }))).toEqual(['grossG']);
+  });
+  test('many at once, and put away is never deleted', async () => {
+    const ids = [(await cone('Kelp')).id, (await cone('Foam')).id];
+    expect(value(await editMany({ key: key(), ids, place: 'attic' })).count).toBe(2);
+    value(await editMany({ key: key(), ids: [ids[1]], archive: 'away' }));
+    expect((await cone('Foam')).archivedAt).not.toBeNull();
+    value(await editMany({ key: key(), ids: [ids[1]], archive: 'back' }));
+    expect(await cone('Foam')).toMatchObject({ archivedAt: null, place: 'attic' });
+  });
+});
+
+describe('bobbins and needles', () => {
+  test('winding takes metres off the cone, never more than there are', async () => {
+    const [machine] = await readMachines(base.sql);
+    const c = await cone('Kelp');
+    const form = { threadId: c.id, machineId: machine!.id, kind: 'wound', count: 3, metresEach: 100 };
+    expect(value(await windBobbins({ ...form, key: key() })).metres).toBe(300);
+    expect((await cone('Kelp')).remainingM).toBeCloseTo(1700, 6);
+    expect(await cone('Kelp')).toMatchObject({ remainingSource: 'logged' });
+    expect(paths(await windBobbins({ ...form, key: key(), count: 400 }))).toEqual(['count']);
+    value(await windBobbins({ ...form, key: key(), kind: 'prewound', count: 2, metresEach: null }));
+    expect((await cone('Kelp')).remainingM).toBeCloseTo(1700, 6);
+  });
+  test('a needle comes out of the drawer once, and its stitches count', async () => {
+    const [machine] = await readMachines(base.sql);
+    const kind = { nm: 65, eye: 'standard', point: 'sharp', coated: true } as const;
+    value(await keepNeedles({ key: key(), ...kind, stock: 1 }));
+    const form = { ...kind, machineId: machine!.id };
+    const twice = { ...form, key: key() };
+    value(await changeNeedle(twice));
+    value(await changeNeedle(twice));
+    expect((await readNeedles(base.sql)).find((n) => n.nm === 65)!.stock).toBe(0);
+    expect(paths(await changeNeedle({ ...form, key: key() }))).toEqual(['nm']);
+    value(await sewStitches({ key: key(), machineId: machine!.id, stitches: 1200 }));
+    const fitted = (await readFitted(base.sql)).filter((f) => f.machineId === machine!.id);
+    expect(fitted).toHaveLength(1);
+    expect(fitted[0]).toMatchObject({ nm: 65, stitches: 1200, life: 750_000 });
+    expect(paths(await keepNeedles({ key: key(), ...kind, nm: 97, stock: 1 }))).toContain('nm');
+  });
+});
+
+describe('cloths, rulers, machines, calibrations', () => {
+  test('names are the studio’s own and told apart; shipped kinds cannot be changed', async () => {
+    const form = { key: key(), version: 0, name: 'Gale batik', notes: '', kind: 'batik', hex: '#102030' };
+    const { id } = value(await keepFabric(form));
+    expect(paths(await keepFabric({ ...form, key: key() }))).toEqual(['name']);
+    const shipped = (await readFabrics(base.sql)).find((f) => f.shipped)!;
+    expect(
+      await keepFabric({ ...form, key: key(), id: shipped.id, version: shipped.version, name: 'Mine now' }),
+    ).toMatchObject({ ok: false });
+    value(await putAway({ key: key(), id, what: 'fabric', away: true }));
+    expect((await readFabrics(base.sql)).some((f) => f.id === id)).toBe(false);
+  });
+  test('a batting’s own rating is kept; an arc needs its radius', async () => {
+    value(
+      await keepBatting({
+        key: key(),
+        version: 0,
+        name: 'Stoat',
+        kind: 'wool',
+        notes: '',
+        ratingText: 'up to 10 cm',
+        maxGapIn: 3.94,
+        loftMm: 7,
+        shrinkPct: 2,
+      }),
+    );
+    expect((await readBattings(base.sql)).find((b) => b.name === 'Stoat')).toMatchObject({ maxGapIn: 3.94 });
+    const ruler = { key: key(), version: 0, name: 'Arc', notes: '', shape: 'arc', thicknessMm: 6 };
+    expect(paths(await keepRuler(ruler))).toEqual(['radiusIn']);
+    value(await keepRuler({ ...ruler, key: key(), radiusIn: 4 }));
+  });
+  test('a machine of impossible ranges is refused at the field', async () => {
+    const [m] = await readMachines(base.sql);
+    const { id: _id, version: _version, ...fields } = m!;
+    const form = (part: object) => ({ ...fields, key: key(), version: 0, name: 'Second', ...part });
+    expect(paths(await keepMachine(form({ minSpi: 12, maxSpi: 6 })))).toEqual(['maxSpi']);
+    expect(paths(await keepMachine(form({ deadIn: 30 })))).toEqual(['deadIn']);
+    expect(paths(await keepMachine(form({ bobbinCoreMm: 30 })))).toEqual(['bobbinCoreMm']);
+    expect(paths(await keepMachine(form({ modes: [] })))).toContain('modes');
+    value(await keepMachine(form({})));
+    expect(await readMachines(base.sql)).toHaveLength(2);
+  });
+  test('a falling curve is no calibration', async () => {
+    const [m] = await readMachines(base.sql);
+    const form = { machineId: m!.id, kind: 'top-dial' };
+    const falling = [
+      { mark: 1, value: 90 },
+      { mark: 2, value: 40 },
+    ];
+    expect(paths(await calibrate({ ...form, key: key(), points: falling }))).toEqual(['points']);
+    value(
+      await calibrate({
+        ...form,
+        key: key(),
+        points: [...falling].reverse().map((p, i) => ({ ...p, mark: i })),
+      }),
+    );
+  });
+});
+
+describe('schools', () => {
+  test('change the answer of the match', async () => {
+    const studio = (await readStudio(base.sql))!;
+    const { version, ...settings } = studio;
+    const [zone] = await base.sql<{ id: string; quiltId: string }[]>`select id, quilt_id from zone limit 1`;
+    const best = async () => (await setupsForZone(base.sql, zone!.quiltId, zone!.id, 1))!.setups[0]!;
+    const first = await best();
+    value(
+      await setPreferences({
+        ...settings,
+        key: key(),
+        version,
+        spiSchool: 'one',
+        oneSpi: 9,
+        bobbinSchool: 'same',
+      }),
+    );
+    const second = await best();
+    expect(second.spi).toBe(9);
+    expect(second.bobbinId).toBe(second.topId);
+    expect(second).not.toEqual(first);
+    expect(
+      paths(
+        await setPreferences({
+          ...settings,
+          key: key(),
+          version: version + 1,
+          needleSchool: 'one',
+          oneNeedleNm: null,
+        }),
+      ),
+    ).toEqual(['oneNeedleNm']);
+    expect(await setPreferences({ ...settings, key: key(), version })).toMatchObject({ conflict: true });
+    value(await setPreferences({ ...settings, key: key(), version: version + 1 }));
+  });
+});
+
+describe('CSV in and out', () => {
+  const fileOf = (kind: ExchangeKind, csv: string, rest: object = {}) => {
+    const [header, ...rows] = Papa.parse<string[]>(csv.replace(/^\ufeff/, ''), {
+      skipEmptyLines: 'greedy',
+    }).data;
+    return {
+      key: key(),
+      kind,
+      fileName: 'test.csv',
+      header: header!,
+      mapping: guessMapping(kind, header!),
+      rows,
+      decimal: '.',
+      take: 'all',
+      ...rest,
+    };
+  };
+  const csv =
+    'Line,Colour,Hex,Fibre,Label\nGale,Storm,#445566,cotton,50/3\nGale,Dawn,,cotton,Tex 30\nGale,Dusk,red,cotton,Tex 30\n';
+  test('all or nothing, then the good rows, then taken back', async () => {
+    const before = (await readAllCones(base.sql)).length;
+    expect(paths(await importFile(fileOf('threads', csv)))).toEqual(['rows']);
+    expect(await readAllCones(base.sql)).toHaveLength(before);
+    const done = value(await importFile(fileOf('threads', csv, { take: 'good' })));
+    expect(done).toMatchObject({ stored: 2, left: 1 });
+    expect((await importHints('threads', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping).toEqual([
+      'line',
+      'colour',
+      'hex',
+      'fibre',
+      'label',
+    ]);
+    const taken = value(await undoImported({ key: key(), batchId: done.batchId }));
+    expect(taken).toEqual({ removed: 2, putAway: 0 });
+    expect(await readAllCones(base.sql)).toHaveLength(before);
+    expect(await undoImported({ key: key(), batchId: done.batchId })).toMatchObject({ conflict: true });
+  });
+  test('what an import brought and a quilt uses is put away, not removed', async () => {
+    const [zone] = await base.sql<{ id: string; quiltId: string; n: number }[]>`
+      select z.id, z.quilt_id, coalesce((select max(version) from setup s where s.zone_id = z.id), 0) as n from zone z limit 1`;
+    const done = value(await importFile(fileOf('threads', csv, { take: 'good' })));
+    const [storm] = (await readAllCones(base.sql)).filter((c) => c.colour === 'Storm');
+    value(
+      await chooseSetup({
+        key: key(),
+        quiltId: zone!.quiltId,
+        zoneId: zone!.id,
+        topId: storm!.id,
+        bobbinId: storm!.id,
+        seenVersion: zone!.n,
+      }),
+    );
+    expect(value(await undoImported({ key: key(), batchId: done.batchId }))).toEqual({
+      removed: 1,
+      putAway: 1,
+    });
+  });
+  test('formulas in cells come out as text and go in again as they were', async () => {
+    value(
+      await keepFabric({
+        key: key(),
+        version: 0,
+        name: '=1+1',
+        notes: '@cmd',
+        kind: 'batik',
+        hex: '#010203',
+      }),
+    );
+    const out = await exportCsv(base.sql, 'fabrics');
+    expect(out).toContain("'=1+1");
+    expect(out).toContain("'@cmd");
+    await base.sql`update fabric set name = 'gone', notes = '' where name = '=1+1'`;
+    value(await importFile(fileOf('fabrics', out, { take: 'good' })));
+    expect((await readFabrics(base.sql)).find((f) => f.name === '=1+1')).toMatchObject({ notes: '@cmd' });
+  });
+  test('a mapping without what is needed, rows that are no rows, too many rows', async () => {
+    expect(
+      paths(await importFile(fileOf('threads', csv, { mapping: ['line', null, null, null, null] }))),
+    ).toEqual(['mapping']);
+    expect(paths(await importFile(fileOf('threads', csv, { rows: [[1, 2]] })))).toEqual(['rows']);
+    expect(paths(await importFile(fileOf('threads', csv, { rows: Array(20_001).fill(['a']) })))).toContain(
+      'rows',
+    );
+  });
+  test('every kind goes out under our own header', async () => {
+    for (const kind of ['threads', 'battings', 'fabrics', 'needles'] as const) {
+      const [header] = Papa.parse<string[]>(await exportCsv(base.sql, kind)).data;
+      expect(header).toEqual(COLUMNS[kind].map((c) => c.label));
+    }
+  });
+});
+
+test('find answers by letters within, names that begin with them first, wildcards taken as letters', async () => {
+  const rows = await find(base.sql, 'har', 6);
+  expect(rows.map((r) => r.kind)).toEqual(expect.arrayContaining(['cone', 'quilt']));
+  expect(rows.find((r) => r.kind === 'quilt')!.name).toBe('Harbour Lights');
+  expect(await find(base.sql, '%%%', 6)).toEqual([]);
+  expect((await find(base.sql, 'odile', 6))[0]).toMatchObject({ kind: 'client', detail: 'Harbour Lights' });
+});
+
+describe('a whole workroom', () => {
+  test('goes out, is wiped, comes in, and is the same', async () => {
+    const before = await exportWorkroom(base.sql);
+    const other = await testDatabase('workroom_again');
+    try {
+      await insertShipped(other.sql);
+      value(await importWorkroom({ key: key(), text: JSON.stringify(before) }));
+      expect(await exportWorkroom(other.sql)).toEqual(JSON.parse(JSON.stringify(before)));
+      // Once more changes nothing.
+      value(await importWorkroom({ key: key(), text: JSON.stringify(before) }));
+      expect(await exportWorkroom(other.sql)).toEqual(JSON.parse(JSON.stringify(before)));
+    } finally {
+      await other.end();
+      process.env.DATABASE_URL = `${process.env.TEST_PG_URL}/unit_workroom`;
+      (globalThis as { tidySpoolSql?: unknown }).tidySpoolSql = base.sql;
+    }
+  });
+  test.each([
+    ['not JSON', '{', /not JSON/],
+    ['another program’s file', '{"format":"x"}', /not a workroom/],
+    ['a newer program’s file', '{"format":"tidy-spool-workroom","version":9}', /newer/],
+  ])('%s is refused in words', async (_, text, words) => {
+    const r = await importWorkroom({ key: key(), text });
+    expect(!r.ok && r.problems[0]!.message).toMatch(words);
+  });
+  test('a bad entry is named by its place and nothing is stored', async () => {
+    const doc = JSON.parse(JSON.stringify(await exportWorkroom(base.sql)));
+    doc.threads[3].tex = -1;
+    doc.machines[0].name = 'Renamed';
+    expect(paths(await importWorkroom({ key: key(), text: JSON.stringify(doc) }))).toEqual(['threads.3.tex']);
+    expect((await readMachines(base.sql)).some((m) => m.name === 'Renamed')).toBe(false);
+  });
+});
+
+describe('taking in', () => {
+  test('a bundle becomes a quilt whose zones can be changed', async () => {
+    const [fabric] = await readFabrics(base.sql);
+    const [batting] = await readBattings(base.sql);
+    const [machine] = await readMachines(base.sql);
+    const form = {
+      key: key(),
+      client: 'odile marsh',
+      name: 'Second Light',
+      widthIn: 40,
+      lengthIn: 50,
+      use: 'baby',
+      dueOn: '2026-12-20',
+      battingId: batting!.id,
+      backingId: fabric!.id,
+      machineId: machine!.id,
+      fabricId: fabric!.id,
+      hex: '#AABBCC',
+      visibility: 'sink',
+      plan: 'blocks',
+      borderIn: 4,
+      columns: 3,
+      rows: 3,
+      sashIn: 1,
+    };
+    const at = new Date('2026-11-25T10:00:00Z');
+    expect(paths(await takeIn({ ...form, key: key(), dueOn: '2026-11-24' }, at))).toEqual(['dueOn']);
+    expect(paths(await takeIn({ ...form, key: key(), dueOn: 'soon' }, at))).toEqual(['dueOn']);
+    expect(paths(await takeIn({ ...form, key: key(), borderIn: 25 }, at))).toEqual(['borderIn']);
+    const { id } = value(await takeIn(form, at));
+    const zones = await readZones(base.sql, id);
+    expect(zones.map((z) => z.name)).toEqual(['Border', 'Corners', 'Blocks', 'Sashing']);
+    const clients = await base.sql`select 1 from client where lower(name) = 'odile marsh'`;
+    expect(clients).toHaveLength(1);
+    const z = zones[2]!;
+    const change = {
+      key: key(),
+      id: z.id,
+      version: z.version,
+      name: 'Stars',
+      technique: 'feathers',
+      spacingIn: 0.5,
+      visibility: 'show',
+      features: ['full-area'],
+      fabrics: [
+        { fabricId: fabric!.id, hex: '#112233', share: 0.5 },
+        { fabricId: fabric!.id, hex: '#445566', share: 0.5 },
+      ],
+    };
+    value(await keepZone(change));
+    expect((await readZones(base.sql, id))[2]).toMatchObject({
+      name: 'Stars',
+      technique: 'feathers',
+      features: ['full-area'],
+    });
+    expect(await keepZone({ ...change, key: key() })).toMatchObject({ conflict: true });
+    expect(paths(await keepZone({ ...change, key: key(), fabrics: [] }))).toContain('fabrics');
+  });
+});

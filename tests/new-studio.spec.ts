@@ -1,0 +1,85 @@
+import { rmSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './studio';
+import { freePort } from './serve';
+import { dataFolder, start } from './start-command';
+
+/** Picks from one of our own lists. */
+async function choose(page: Page, label: string, option: string) {
+  await page.getByLabel(label, { exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+test('a new studio: from nothing to a first match, out to a file, into another, the same', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(150_000);
+  const folders = [dataFolder(), dataFolder()] as const;
+  const ports = [await freePort(), await freePort()] as const;
+  const env = (i: 0 | 1) => ({
+    PORT: String(ports[i]),
+    TIDY_SPOOL_DATA: folders[i],
+    DATABASE_URL: '',
+    TIDY_SPOOL_DEMO: 'off',
+  });
+  const [one, two] = [await start(env(0)), await start(env(1))];
+  try {
+    expect(one.ready, one.said()).toBe(true);
+    const at = `http://127.0.0.1:${ports[0]}`;
+    await page.goto(at);
+    await expect(page.getByText('The Rack is empty')).toBeVisible();
+    await expectAccessible(page);
+
+    await page.getByRole('link', { name: 'Your machine' }).click();
+    await page.getByRole('button', { name: 'Add a machine' }).click();
+    await page.getByRole('button', { name: 'Keep this machine' }).click();
+    await expect(page.getByText('Give the machine a name.')).toBeVisible();
+    await page.getByLabel('Name', { exact: true }).fill('The old frame');
+    await page.getByRole('button', { name: 'Keep this machine' }).click();
+    await expect(page.getByRole('heading', { name: 'The old frame' })).toBeVisible();
+
+    await page.getByRole('link', { name: 'Needles', exact: true }).click();
+    await page.getByRole('button', { name: 'Add needles' }).click();
+    await page.getByRole('button', { name: 'Put them in the drawer' }).click();
+    await expect(page.getByText('Nm 100 / US 16, sharp point')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Thread shelf' }).click();
+    await page.getByRole('button', { name: 'Add the first line' }).click();
+    await page.getByLabel('Thread line, as on the cone').fill('Skerry Poly');
+    await page.getByLabel('Size, as printed').fill('120/2');
+    await expect(page.getByText('read by denier')).toBeVisible();
+    await page.getByLabel('Colour name').fill('Foam');
+    await page.getByLabel('Colour', { exact: false }).and(page.locator('#hex-0')).fill('#dfe4e0');
+    await page.getByRole('button', { name: 'Another colour' }).click();
+    await page.getByLabel('Colour name').nth(1).fill('Deep');
+    await page.locator('#hex-1').fill('#223344');
+    await page.getByRole('button', { name: 'Put 2 cones on the shelf' }).click();
+    await expect(page.getByRole('button', { name: /Foam/ })).toBeVisible();
+
+    await page.getByRole('link', { name: 'Take in a quilt' }).click();
+    await page.getByLabel('Client').fill('Nan Teller');
+    await page.getByLabel('The quilt’s name').fill('First Tide');
+    await page.getByLabel('Width').fill('40');
+    await page.getByLabel('Length').fill('50');
+    await choose(page, 'Laid out as', 'border, blocks and sashing');
+    await expect(page.getByRole('img', { name: /Border, Corners, Blocks, Sashing/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Take it in and match its zones' }).click();
+    await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
+    await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Nm 100');
+
+    const doc = await (await request.get(`${at}/export/workroom`)).text();
+    const other = `http://127.0.0.1:${ports[1]}`;
+    await page.goto(`${other}/workroom/files`);
+    await page
+      .getByLabel('Workroom file')
+      .setInputFiles({ name: 'workroom.json', mimeType: 'application/json', buffer: Buffer.from(doc) });
+    await expect(page.getByText(/The workroom is in: 2 cones, 1 machines/)).toBeVisible();
+    expect(JSON.parse(await (await request.get(`${other}/export/workroom`)).text())).toEqual(JSON.parse(doc));
+  } finally {
+    await one.stop();
+    await two.stop();
+    for (const folder of folders) rmSync(folder, { recursive: true, force: true });
+  }
+});
