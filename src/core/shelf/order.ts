@@ -16,7 +16,20 @@ export function compareColour(a: string | null, b: string | null): number {
 
 /** Hues are taken in sectors, so that light and dark of one hue stand side by side. */
 const SECTORS = 24;
+const places = new Map<string, { sector: number; l: number }>();
+const MOST_REMEMBERED = 20_000;
+
+/** Where a colour stands in the order; remembered, since a sort asks for each many times. */
 function place(hex: string): { sector: number; l: number } {
+  const known = places.get(hex);
+  if (known) return known;
+  if (places.size >= MOST_REMEMBERED) places.clear();
+  const found = workOut(hex);
+  places.set(hex, found);
+  return found;
+}
+
+function workOut(hex: string): { sector: number; l: number } {
   const { l, a, b } = labOf(hex);
   if (Math.hypot(a, b) < NEUTRAL) return { sector: -1, l };
   const hue = (Math.atan2(b, a) / (2 * Math.PI) + 1) % 1;

@@ -5,6 +5,9 @@ import type { RackQuilt, Rail } from '@/actions/rack';
 import { Shown } from '@/ui/kit/Shown';
 import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 
+/** Quilts hung on one rail; a year's worth of promises is counted, not drawn. */
+const MOST_HANGING = 24;
+
 /** A week of the rack: its hours, and a spool on a peg for every quilt due. */
 export function RackRail({ rail }: { rail: Rail }) {
   return (
@@ -20,11 +23,16 @@ export function RackRail({ rail }: { rail: Rail }) {
         </p>
       ) : (
         <ul className="flex flex-wrap content-start">
-          {rail.quilts.map((q) => (
+          {rail.quilts.slice(0, MOST_HANGING).map((q) => (
             <li key={q.quilt.id} className="w-[159px] pb-3">
               <Hanging q={q} />
             </li>
           ))}
+          {rail.quilts.length > MOST_HANGING && (
+            <li className="w-[159px] self-center px-1.5 text-ink2">
+              and {rail.quilts.length - MOST_HANGING} more; Find (Ctrl K) takes you to any of them
+            </li>
+          )}
           <li aria-hidden className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547]" />
         </ul>
       )}

@@ -12,6 +12,7 @@ import { Empty } from '@/ui/kit/Empty';
 import { numberOf } from '@/ui/kit/number-of';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { ALL, NO_FILTER, shelve, type ShelfFilter } from './filter';
+import { unpackCones } from './packed';
 import { ShelfRows } from './ShelfRows';
 
 const ShelfTable = dynamic(() => import('./ShelfTable').then((m) => m.ShelfTable));
@@ -27,7 +28,9 @@ const asNumber = (text: string) => {
 };
 
 /** The studio's threads: as spools on shelves or as a table, filtered, picked and compared. */
-export function ShelfBench({ cones, lowM, open }: { cones: Cone[]; lowM: number; open?: string }) {
+/** `shelf` is the packed cones. */
+export function ShelfBench({ shelf, lowM, open }: { shelf: string; lowM: number; open?: string }) {
+  const cones = useMemo(() => unpackCones(shelf), [shelf]);
   const router = useRouter();
   const [view, setView] = useState<'spools' | 'table'>('spools');
   const [filter, setFilter] = useState<ShelfFilter>(NO_FILTER);

@@ -3,7 +3,7 @@ import { readFabrics } from '@/data/cloths';
 import { readMachines } from '@/data/machines';
 import { db } from '@/data/sql';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
-import { MachineChoice } from '@/ui/take-in/MachineChoice';
+import { LazyMachineChoice } from '@/ui/take-in/LazyMachineChoice';
 import { ZoneTable } from '@/ui/take-in/ZoneTable';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -46,9 +46,13 @@ export default async function TakeInPage(props: QuiltPageProps) {
           </div>
         ))}
       </dl>
-      <div className="mt-3 max-w-[320px]">
-        <MachineChoice quiltId={quilt.id} machineId={quilt.machineId} machines={machines} />
-      </div>
+      {machines.length > 1 ? (
+        <div className="mt-3 max-w-[320px]">
+          <LazyMachineChoice quiltId={quilt.id} machineId={quilt.machineId} machines={machines} />
+        </div>
+      ) : (
+        <p className="mt-3">Sewn on {machine.name}.</p>
+      )}
       <h3 className="mt-5 mb-1 text-20">Zones and wishes</h3>
       <ZoneTable zones={zones} fabrics={fabrics} />
     </QuiltFrame>
