@@ -1,7 +1,12 @@
+import { planBacking } from '@/core/backing/backing';
 import { rankColours } from '@/core/colour/rank';
+import { planCouching } from '@/core/couching/couching';
 import { density } from '@/core/density/density';
 import { match } from '@/core/match/match';
 import { chooseNeedle } from '@/core/needle/needle';
+import { planOrder } from '@/core/order/order';
+import { planPasses } from '@/core/passes/passes';
+import { planRuler } from '@/core/ruler/ruler';
 import { regulate } from '@/core/stitch/regulate';
 import { DIRECTIONS, nextTension } from '@/core/tension/next';
 import { startTension } from '@/core/tension/start';
@@ -30,6 +35,7 @@ const verb = <Request>(
 });
 
 const machine = s.object(s.machineFields);
+const quiltSize = s.object({ widthIn: s.within(1, 400), lengthIn: s.within(1, 400) });
 const topFabrics = s.list(s.fabricId, { minItems: 1 });
 const setupShape = s.answer({
   topId: s.text(),
@@ -272,6 +278,106 @@ export const VERBS: Record<string, Verb> = {
     }),
     s.answer({ topM: s.num, bobbinM: s.num, bobbins: s.num, bobbinCapacityM: s.num, stitches: s.num }),
     usage,
+  ),
+  backing: verb(
+    'backing to buy: whole or pieced, least length',
+    s.object({
+      quilt: quiltSize,
+      'marginIn?': s.within(0, 40),
+      'testMarginIn?': s.within(0, 40),
+      cloth: s.object({
+        widthIn: s.above0(400),
+        'selvageIn?': s.within(0, 10),
+        'shrinkagePct?': s.within(0, 50),
+        'stretch?': s.bool,
+        'nap?': s.bool,
+      }),
+      'seamIn?': s.within(0, 5),
+    }),
+    s.answer({
+      layout: s.oneOf(['whole', 'vertical-seams', 'horizontal-seams', 'whole-turned']),
+      panels: s.num,
+      buyIn: s.num,
+      buyYd: s.num,
+      buyM: s.num,
+      wasteIn2: s.num,
+    }),
+    planBacking,
+  ),
+  passes: verb(
+    'passes of a quilt on a frame, both ways round',
+    s.object({
+      quilt: quiltSize,
+      'marginIn?': s.within(0, 40),
+      frame: s.object({
+        throatIn: s.above0(100),
+        deadIn: s.within(0, 100),
+        widthIn: s.above0(1000),
+        rollInThroat: s.bool,
+        rollStartIn: s.above0(50),
+        'overlapIn?': s.within(0, 20),
+      }),
+      rolledMm: s.within(0, 100),
+      'turn?': s.oneOf(['auto', 'never']),
+    }),
+    s.answer({
+      turned: s.bool,
+      passes: s.num,
+      depthsIn: s.list(s.num),
+      alternative: { type: ['object', 'null'] },
+    }),
+    planPasses,
+  ),
+  sequence: verb(
+    'the cheapest order of work over passes and threads',
+    s.object({
+      passes: { type: 'integer', minimum: 1, maximum: 500 },
+      threads: s.list(s.text(), { minItems: 1, maxItems: 200 }),
+      cells: s.list(
+        s.object({
+          pass: { type: 'integer', minimum: 1, maximum: 500 },
+          thread: s.text(),
+          'stabilise?': s.bool,
+          minutes: s.within(0, 100_000),
+        }),
+        { maxItems: 600 },
+      ),
+      rollMin: s.within(0, 1000),
+      changeMin: s.within(0, 1000),
+    }),
+    s.answer({
+      order: s.list(s.object({ pass: s.num, thread: s.text() })),
+      minutes: s.num,
+      byPass: s.object({ minutes: s.num }),
+      bySweep: s.object({ minutes: s.num }),
+      exact: s.bool,
+    }),
+    planOrder,
+  ),
+  couching: verb(
+    'yarn, skeins and foot for a couched path',
+    s.object({
+      pathIn: s.lengthIn,
+      starts: { type: 'integer', minimum: 0, maximum: 1_000_000 },
+      yarnMm: s.above0(50),
+      skeinM: s.above0(100_000),
+      footHoleMm: s.above0(50),
+      minRadiusIn: s.radiusIn,
+      gapIn: s.spacingIn,
+    }),
+    s.answer({ yarnM: s.num, skeins: s.num, foot: s.oneOf(['couching', 'ruler']), ok: s.bool }),
+    planCouching,
+  ),
+  ruler: verb(
+    'what a ruler sews: radius, depth of arc, repeats along a border',
+    s.object({
+      offsetIn: s.within(0, 5),
+      'edge?': s.object({ kind: s.oneOf(['convex', 'concave', 'straight']), 'radiusIn?': s.radiusIn }),
+      'chordIn?': s.above0(1000),
+      'repeat?': s.object({ lengthIn: s.above0(10_000), repeatIn: s.above0(10_000) }),
+    }),
+    s.answer({ 'sewnRadiusIn?': s.num, 'sagittaIn?': s.num, 'repeats?': s.num, 'scalePct?': s.num }),
+    planRuler,
   ),
   colour: verb(
     'rank thread colours against a zone’s fabrics, to sink or to show',

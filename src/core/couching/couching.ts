@@ -1,0 +1,58 @@
+import type { Caution } from '../notes';
+import { inToM, mmToIn } from '../units/length';
+
+export interface CouchingRequest {
+  pathIn: number;
+  starts: number;
+  yarnMm: number;
+  skeinM: number;
+  footHoleMm: number;
+  minRadiusIn: number;
+  gapIn: number;
+}
+
+export interface Couching {
+  yarnM: number;
+  skeins: number;
+  foot: 'couching' | 'ruler';
+  ok: boolean;
+  cautions: Caution[];
+}
+
+const TAKE_UP = 1.06;
+const PER_START_M = 0.2;
+
+/**
+ * Yarn for a couched path: path · 1.06 + 0.2 m per start; the foot's hole at least 1.1 × the yarn, else a ruler
+ * foot; curves of at least 2 and gaps of at least 2.5 yarn diameters (judgements).
+ */
+export function planCouching(r: CouchingRequest): Couching {
+  const cautions: Caution[] = [];
+  const yarnIn = mmToIn(r.yarnMm);
+  if (r.footHoleMm < 1.1 * r.yarnMm)
+    cautions.push({
+      code: 'hole-too-small',
+      severity: 'warn',
+      text: `A yarn of ${r.yarnMm} mm wants a hole of ${(1.1 * r.yarnMm).toFixed(1)} mm; this foot has ${r.footHoleMm} mm. Guide it by hand in front of a ruler foot, slowly.`,
+    });
+  if (r.minRadiusIn < 2 * yarnIn)
+    cautions.push({
+      code: 'radius-tight',
+      severity: 'warn',
+      text: `Curves of ${r.minRadiusIn} in are tighter than this yarn bends: ${(2 * yarnIn).toFixed(2)} in at least.`,
+    });
+  if (r.gapIn < 2.5 * yarnIn)
+    cautions.push({
+      code: 'gap-tight',
+      severity: 'warn',
+      text: `Lines ${r.gapIn} in apart run into each other: ${(2.5 * yarnIn).toFixed(2)} in at least.`,
+    });
+  const yarnM = inToM(r.pathIn) * TAKE_UP + PER_START_M * r.starts;
+  return {
+    yarnM,
+    skeins: Math.ceil(yarnM / r.skeinM - 1e-9),
+    foot: r.footHoleMm >= 1.1 * r.yarnMm ? 'couching' : 'ruler',
+    ok: cautions.length === 0,
+    cautions,
+  };
+}

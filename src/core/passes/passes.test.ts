@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { planPasses, rollDiameterMm } from './passes';
+
+const frame = { throatIn: 18, deadIn: 5, widthIn: 144, rollInThroat: true, rollStartIn: 2.5 };
+
+test('by hand: 64 by 80 with a roll of 4 mm', () => {
+  const p = planPasses({ quilt: { widthIn: 64, lengthIn: 80 }, frame, rolledMm: 4 });
+  expect(p).toMatchObject({ turned: true, passes: 7, alternative: { turned: false } });
+  expect(p.depthsIn[0]).toBeCloseTo(10.5, 9);
+  // D after 10.5 in: sqrt(63.5² + 4·4·266.7/π) = 73.4 mm = 2.890 in
+  expect(p.depthsIn[1]).toBeCloseTo(13 - 2.89, 2);
+});
+
+test('the depths cover the quilt exactly, and shrink as the roll grows', () => {
+  const inches = fc.integer({ min: 20, max: 110 });
+  fc.assert(
+    fc.property(inches, inches, fc.integer({ min: 1, max: 10 }), (widthIn, lengthIn, rolledMm) => {
+      const p = planPasses({ quilt: { widthIn, lengthIn }, frame, rolledMm });
+      const along = p.turned ? widthIn : lengthIn;
+      expect(p.depthsIn.reduce((a, b) => a + b, 0)).toBeCloseTo(along, 6);
+      const full = p.depthsIn.slice(0, -1);
+      expect(full).toEqual([...full].sort((a, b) => b - a));
+    }),
+  );
+});
+
+test('a quilt too wide one way goes the other; too wide both ways is refused in words', () => {
+  const narrow = { ...frame, widthIn: 80 };
+  const p = planPasses({ quilt: { widthIn: 60, lengthIn: 90 }, frame: narrow, rolledMm: 4 });
+  expect(p).toMatchObject({ turned: false, alternative: null });
+  expect(p.cautions.map((c) => c.code)).toContain('frame-too-narrow');
+  expect(() => planPasses({ quilt: { widthIn: 90, lengthIn: 90 }, frame: narrow, rolledMm: 4 })).toThrow(
+    /needs 98 in of frame/,
+  );
+});
+
+test('a roll that fills the throat is said', () => {
+  const small = { ...frame, throatIn: 9.5, deadIn: 5 };
+  expect(() => planPasses({ quilt: { widthIn: 100, lengthIn: 120 }, frame: small, rolledMm: 12 })).toThrow(
+    /fills the throat/,
+  );
+});
+
+test('the roll grows by the spiral', () => {
+  expect(rollDiameterMm(63.5, 4, 0)).toBe(63.5);
+  expect(rollDiameterMm(63.5, 4, 2000)).toBeGreaterThan(rollDiameterMm(63.5, 4, 1000));
+});
