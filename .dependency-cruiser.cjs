@@ -21,7 +21,7 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules', pathNot: 'node_modules/culori' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(culori|polygon-clipping)' },
     },
     floor('data-looks-down', '^src/data', '^src/(actions|app|ui|workers|spool)'),
     floor('actions-look-down', '^src/actions', '^src/(app|ui|workers|spool)'),

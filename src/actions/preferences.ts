@@ -1,9 +1,11 @@
+import 'reflect-metadata';
 import type { ModeRule } from '@/core/stitch/regulate';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { updateStudio } from '@/data/studio';
 import type { Studio } from '@/data/types';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Maybe, Num, OneOf, Text, Version, Words } from './rules';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
+import { EachNum, FormKey, Maybe, Num, OneOf, Text, Version, Words } from './rules';
 import { MEANWHILE, save } from './save';
 
 const PICK = 'Pick one of the two sides.';
@@ -16,7 +18,7 @@ export class SetPreferences {
   @Words(120, 'Give the studio its name.') name!: string;
   @Text(120) town!: string;
   @OneOf(['inch', 'metric', 'both'], 'Inch first, metric first, or both.') units!: Studio['units'];
-  @Num(0, 100, 'Hours at the frame a week') hoursPerWeek!: number;
+  @Maybe() @Num(0, 168, 'Hours at the frame a week') hoursPerWeek?: number;
   @OneOf(['fine', 'same'], PICK) bobbinSchool!: Studio['bobbinSchool'];
   @OneOf(['obey', 'weigh'], PICK) labelRule!: Studio['labelRule'];
   @OneOf(['by-technique', 'cruise', 'precision', 'manual'], PICK) modeRule!: ModeRule;
@@ -38,6 +40,11 @@ export class SetPreferences {
   @Num(0.1, 2, 'The share of a needle’s life') needleWarnShare!: number;
   @Num(0, 20, 'The margin, in inches,') marginIn!: number;
   @Num(0, 30, 'The test margin, in inches,') testMarginIn!: number;
+  @IsArray({ message: 'Give the hours of all seven days.' })
+  @ArrayMinSize(7, { message: 'Give the hours of all seven days.' })
+  @ArrayMaxSize(7, { message: 'Give the hours of all seven days.' })
+  @EachNum(0, 24, 'Hours')
+  dayHours!: number[];
 }
 
 export const setPreferences = (input: unknown): Promise<Result<{ version: number }>> =>
@@ -48,6 +55,10 @@ export const setPreferences = (input: unknown): Promise<Result<{ version: number
       return refuse('Say how many stitches per inch.', 'oneSpi');
     const settings = {
       ...form,
+      hoursPerWeek: Math.min(
+        100,
+        form.dayHours.reduce((a, b) => a + b, 0),
+      ),
       name: form.name.trim(),
       town: form.town.trim(),
       oneNeedleNm: form.oneNeedleNm ?? null,

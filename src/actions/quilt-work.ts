@@ -1,16 +1,12 @@
 import { areaOf } from '@/core/geometry/polygon';
 import { sewnLengthIn } from '@/core/density/line-density';
 import { thicknessMm } from '@/core/sandwich/sandwich';
-import { ceilingInPerS } from '@/core/stitch/machine';
 import { techniques } from '@/core/tables/techniques';
-import { sewingMinutes } from '@/core/usage/sewing-time';
 import { usage } from '@/core/usage/usage';
 import type { ChosenSetup, Cone, Machine, Quilt, Zone } from '@/data/types';
 import { sandwichOf } from './zone-brief';
 
 export interface QuiltWork {
-  /** Minutes at the machine for the whole quilt, predicted. */
-  minutes: number;
   /** Top thread by cone, metres, for the zones that have a set-up. */
   topM: Map<string, number>;
   /** Top and bobbin thread by cone, metres. */
@@ -27,7 +23,7 @@ export function quiltWork(
   cones: ReadonlyMap<string, Cone>,
   machine: Machine,
 ): QuiltWork {
-  const work: QuiltWork = { minutes: 0, topM: new Map(), totalM: new Map() };
+  const work: QuiltWork = { topM: new Map(), totalM: new Map() };
   const bobbinMm = { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm };
   for (const zone of zones) {
     const sewn = {
@@ -38,7 +34,6 @@ export function quiltWork(
     };
     const setup = setups.get(zone.id);
     const spi = setup?.spi ?? techniques.get(zone.technique).baseSpi;
-    work.minutes += sewingMinutes(sewn, setup?.maxInPerS ?? ceilingInPerS(machine.maxSpm, spi));
     const top = setup && cones.get(setup.topId);
     const bobbin = setup && cones.get(setup.bobbinId);
     if (!top || !bobbin) continue;

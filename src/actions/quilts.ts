@@ -7,31 +7,62 @@ import type { Use, VisibilityWish } from '@/core/match/request';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
+import { CoreError } from '@/core/notes';
+import { closeIntake } from '@/data/intakes';
+import { readMachine } from '@/data/machines';
 import { clientNamed, insertQuilt } from '@/data/quilts';
 import type { Sql } from '@/data/sql';
 import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import { conflict, done, refuse, type Result } from './result';
-import { Day, FormKey, Hex, Id, Maybe, Num, OneOf, Version, Whole, Words } from './rules';
+import { Day, EachNum, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 export const USES: readonly Use[] = ['bed', 'baby', 'wall', 'show', 'garment', 'other'];
 const WISHES: readonly VisibilityWish[] = ['sink', 'texture', 'show'];
 const KINDS = Object.keys(PLAN_LABEL) as PlanKind[];
 
+class ZoneCloth {
+  @Id('Pick the cloth.') fabricId!: string;
+  @Hex() hex!: string;
+  @Num(0.01, 1, 'Its share') share!: number;
+}
+
 /** A bundle on the counter: whose, how large, what for, of what layers, until when. */
 export class TakeIn {
   @FormKey() key!: string;
+  @Id('This talk is not known. Begin a new one.') intakeId!: string;
   @Words(120, 'Give the client’s name.') client!: string;
   @Words(120, 'Give the quilt a name, so that you find it again.') name!: string;
-  @Num(4, 200, 'The width, in inches,') widthIn!: number;
-  @Num(4, 200, 'The length, in inches,') lengthIn!: number;
+  @IsArray({ message: 'Measure three widths.' })
+  @ArrayMinSize(3, { message: 'Measure three widths.' })
+  @ArrayMaxSize(3, { message: 'Measure three widths.' })
+  @EachNum(4, 200, 'Each width, in inches,')
+  widthsIn!: [number, number, number];
+  @IsArray({ message: 'Measure three lengths.' })
+  @ArrayMinSize(3, { message: 'Measure three lengths.' })
+  @ArrayMaxSize(3, { message: 'Measure three lengths.' })
+  @EachNum(4, 200, 'Each length, in inches,')
+  lengthsIn!: [number, number, number];
   @OneOf(USES, 'Say what it is for.') use!: Use;
   @Day('Give the day it is promised for.') dueOn!: string;
+  @Text(2000) wishes!: string;
+  @Text(2000) watch!: string;
+  @Text(500) care!: string;
   @Id('Pick the batting; “unknown batting” is a proper choice.') battingId!: string;
   @Id('Pick the backing; “unknown cloth” is a proper choice.') backingId!: string;
+  @Maybe() @Num(10, 200, 'The width of the backing cloth, in inches,') backingClothIn?: number | null;
+  @Yes() prewash!: boolean;
   @Id('Pick the machine.') machineId!: string;
-  @Id('Pick the cloth it is mostly made of.') fabricId!: string;
-  @Hex() hex!: string;
+  @IsArray({ message: 'Say what it is made of.' })
+  @ArrayMinSize(1, { message: 'Say what it is made of.' })
+  @ArrayMaxSize(12, { message: 'At most twelve cloths.' })
+  @ValidateNested({ each: true })
+  @Type(() => ZoneCloth)
+  fabrics!: ZoneCloth[];
+  @IsArray({ message: 'Pick from the list.' })
+  @ArrayUnique({ message: 'A feature stands twice.' })
+  @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
+  features!: string[];
   @OneOf(WISHES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
   @OneOf(KINDS, 'Pick how it is laid out.') plan!: PlanKind;
   @Maybe() @Num(0.25, 60, 'The border, in inches,') borderIn?: number | null;
@@ -44,7 +75,7 @@ const NOT_KNOWN: Meanings = {
   quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
   quilt_backing_id_fkey: ['backingId', 'This backing is not known any more.'],
   quilt_machine_id_fkey: ['machineId', 'This machine is not known any more.'],
-  zone_fabric_fabric_id_fkey: ['fabricId', 'This cloth is not known any more.'],
+  zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'],
 };
 
 /** What each zone of a new plan is quilted with until it is said otherwise. */
@@ -54,8 +85,17 @@ const FIRST_WORK: Readonly<Record<string, string>> = {
   Sashing: 'ditch',
 };
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
+/** Measures are kept to the eighth of an inch. */
+const eighth = (three: readonly number[]) =>
+  Math.round((three.reduce((a, b) => a + b, 0) / three.length) * 8) / 8;
 
-/** Takes a quilt in, with the zones its plan begins with. */
+/** Shares of cloths, adding up to 1. */
+const sharesOf = (cloths: readonly ZoneCloth[]) => {
+  const sum = cloths.reduce((s, f) => s + f.share, 0);
+  return cloths.map((f) => ({ fabricId: f.fabricId, hex: f.hex.toLowerCase(), share: f.share / sum }));
+};
+
+/** The talk at the counter becomes a quilt, with the zones its plan begins with. */
 export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id: string }>> =>
   save<TakeIn, { id: string }>(
     'take-in',
@@ -64,10 +104,17 @@ export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id:
     async (tx, form) => {
       const takenInOn = format(today, 'yyyy-MM-dd');
       if (form.dueOn < takenInOn) return refuse('That day is past. Promise a day to come.', 'dueOn');
+      const [widthIn, lengthIn] = [eighth(form.widthsIn), eighth(form.lengthsIn)];
+      const machine = await readMachine(tx, form.machineId);
+      if (machine && Math.min(widthIn, lengthIn) > machine.frameIn)
+        return refuse(
+          `This top is wider than the frame of ${machine.name} either way (${machine.frameIn} in). Check the measures, or pick another machine.`,
+          'machineId',
+        );
       const zones = planZones({
         kind: form.plan,
-        widthIn: form.widthIn,
-        lengthIn: form.lengthIn,
+        widthIn,
+        lengthIn,
         borderIn: form.borderIn ?? undefined,
         columns: form.columns ?? undefined,
         rows: form.rows ?? undefined,
@@ -78,15 +125,24 @@ export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id:
         id,
         clientId: await clientNamed(tx, uuidv7(), form.client.trim()),
         name: form.name.trim(),
-        widthIn: form.widthIn,
-        lengthIn: form.lengthIn,
+        widthIn,
+        lengthIn,
         use: form.use,
         battingId: form.battingId,
         backingId: form.backingId,
         machineId: form.machineId,
         takenInOn,
         dueOn: form.dueOn,
+        widthsIn: form.widthsIn,
+        lengthsIn: form.lengthsIn,
+        wishes: form.wishes.trim(),
+        watch: form.watch.trim(),
+        care: form.care.trim(),
+        backingClothIn: form.backingClothIn ?? null,
+        prewash: form.prewash,
       });
+      if (!(await closeIntake(tx, form.intakeId, id)))
+        throw new CoreError('taken-in', 'This talk has already become a quilt. Look on the Rack.', '');
       for (const [i, z] of zones.entries()) {
         const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
         await insertZone(tx, {
@@ -100,20 +156,14 @@ export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id:
           smallestRadiusIn: null,
           lengthIn: null,
           visibility: form.visibility,
-          fabrics: [{ fabricId: form.fabricId, hex: form.hex.toLowerCase(), share: 1 }],
-          features: [],
+          fabrics: sharesOf(form.fabrics),
+          features: form.features,
         });
       }
       return done({ id });
     },
     NOT_KNOWN,
   );
-
-class ZoneCloth {
-  @Id('Pick the cloth.') fabricId!: string;
-  @Hex() hex!: string;
-  @Num(0.01, 1, 'Its share') share!: number;
-}
 
 /** What is done in a zone, on which cloths. */
 export class KeepZone {
@@ -144,7 +194,6 @@ export const keepZone = (input: unknown): Promise<Result<{ id: string }>> =>
     KeepZone,
     input,
     async (tx: Sql, form) => {
-      const sum = form.fabrics.reduce((s, f) => s + f.share, 0);
       const work: ZoneWork = {
         name: form.name.trim(),
         technique: form.technique,
@@ -153,11 +202,7 @@ export const keepZone = (input: unknown): Promise<Result<{ id: string }>> =>
         lengthIn: form.lengthIn ?? null,
         visibility: form.visibility,
         features: form.features,
-        fabrics: form.fabrics.map((f) => ({
-          fabricId: f.fabricId,
-          hex: f.hex.toLowerCase(),
-          share: f.share / sum,
-        })),
+        fabrics: sharesOf(form.fabrics),
       };
       return (await updateZone(tx, form.id, work, form.version))
         ? done({ id: form.id })

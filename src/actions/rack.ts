@@ -1,4 +1,5 @@
 import { addWeeks, differenceInCalendarDays, endOfWeek, format, parseISO, startOfWeek } from 'date-fns';
+import { planWork } from '@/core/plan/work-plan';
 import { readOpenFaults } from '@/data/faults';
 import { readRack } from '@/data/quilts';
 import { readAllSetups } from '@/data/setups';
@@ -8,6 +9,7 @@ import { readMachine } from '@/data/machines';
 import { readStudio } from '@/data/studio';
 import type { ChosenSetup, Cone, Fault, Quilt, Studio, Zone } from '@/data/types';
 import { readAllZones } from '@/data/zones';
+import { planRequest, readSpeed, wholeMinutes } from './plan';
 import { type QuiltWork, quiltWork, sewnShare, spoolBands } from './quilt-work';
 import { type ZoneState, zoneState } from './quilt-view';
 import { coneName } from './zone-brief';
@@ -72,13 +74,14 @@ export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting
 
 /** Everything on the Rack, worked out for a day. Null when there is no studio. */
 export async function readRackView(sql: Sql, today: Date): Promise<RackView | null> {
-  const [studio, quilts, zones, setups, shelf, openFaults] = await Promise.all([
+  const [studio, quilts, zones, setups, shelf, openFaults, speed] = await Promise.all([
     readStudio(sql),
     readRack(sql),
     readAllZones(sql),
     readAllSetups(sql),
     readShelf(sql),
     readOpenFaults(sql),
+    readSpeed(sql),
   ]);
   if (!studio) return null;
   const cones = new Map(shelf.map((c) => [c.id, c]));
@@ -94,7 +97,10 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     const work = quiltWork(quilt, own, setupByZone, cones, machines.get(quilt.machineId)!);
     const fill = sewnShare(quilt);
     for (const [id, m] of work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - fill));
-    return describe(quilt, own, work, fill, setupByZone, cones, today);
+    const machine = machines.get(quilt.machineId)!;
+    const request = planRequest({ quilt, zones: own, setups: setupByZone, cones, machine, studio, speed });
+    const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed).mid;
+    return describe(quilt, own, work, minutes, fill, setupByZone, cones, today);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;
   return {
@@ -115,6 +121,7 @@ function describe(
   quilt: Quilt,
   zones: Zone[],
   work: QuiltWork,
+  minutes: number,
   fill: number,
   setups: ReadonlyMap<string, ChosenSetup>,
   cones: ReadonlyMap<string, Cone>,
@@ -127,23 +134,20 @@ function describe(
     states,
     bands: spoolBands(work, cones, zones),
     fill,
-    hoursLeft: (work.minutes * (1 - fill)) / 60,
+    hoursLeft: (minutes * (1 - fill)) / 60,
     daysOver: Math.max(0, differenceInCalendarDays(today, parseISO(quilt.dueOn))),
     status: statusOf(quilt, states, differenceInCalendarDays(today, parseISO(quilt.takenInOn))),
   };
 }
 
 /** This week (with what is overdue), next week, and later. Weeks begin on Monday. */
-export function railsOf(
-  rack: readonly RackQuilt[],
-  studio: Pick<Studio, 'hoursPerWeek'>,
-  today: Date,
-): Rail[] {
+export function railsOf(rack: readonly RackQuilt[], studio: Pick<Studio, 'dayHours'>, today: Date): Rail[] {
   const monday = startOfWeek(today, { weekStartsOn: 1 });
   const nextMonday = addWeeks(monday, 1);
   const laterMonday = addWeeks(monday, 2);
   const span = (from: Date) =>
     `${format(from, 'd MMM')} to ${format(endOfWeek(from, { weekStartsOn: 1 }), 'd MMM')}`;
+  const weekHours = studio.dayHours.reduce((a, b) => a + b, 0);
   const due = (r: RackQuilt) => parseISO(r.quilt.dueOn);
   const rail = (title: string, dates: string, quilts: RackQuilt[], hours: number | null): Rail => ({
     title,
@@ -157,13 +161,13 @@ export function railsOf(
       'This week',
       span(monday),
       rack.filter((r) => due(r) < nextMonday),
-      studio.hoursPerWeek,
+      weekHours,
     ),
     rail(
       'Next week',
       span(nextMonday),
       rack.filter((r) => due(r) >= nextMonday && due(r) < laterMonday),
-      studio.hoursPerWeek,
+      weekHours,
     ),
     rail(
       'Later',

@@ -61,6 +61,14 @@ export const EachText = (most: number): Rule =>
     IsString({ each: true, message: 'This must be text.' }),
     MaxLength(most, { each: true, message: `Keep it under ${most} letters.` }),
   );
+export const EachNum = (low: number, high: number, noun: string): Rule => {
+  const range = { each: true, message: `${noun} must lie between ${low} and ${high}.` };
+  return all(
+    IsNumber(FINITE, { each: true, message: `${noun}: give numbers.` }),
+    Min(low, range),
+    Max(high, range),
+  );
+};
 export const Hex = (): Rule =>
   all(Matches(/^#[0-9a-f]{6}$/i, { message: 'Write the colour as six digits, such as #6e3b63.' }));
 export const Day = (ask: string): Rule =>

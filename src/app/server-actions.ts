@@ -5,8 +5,11 @@ import * as cloths from '@/actions/cloths';
 import * as cones from '@/actions/cones';
 import * as exchange from '@/actions/exchange';
 import * as faults from '@/actions/faults';
+import * as intakes from '@/actions/intakes';
 import * as machines from '@/actions/machines';
+import { saveMap } from '@/actions/map';
 import * as needles from '@/actions/needles';
+import * as plans from '@/actions/plan';
 import * as preferences from '@/actions/preferences';
 import * as quilts from '@/actions/quilts';
 import type { Result } from '@/actions/result';
@@ -58,5 +61,15 @@ export const importHintsAction = async (kind: ExchangeKind, header: string[]) =>
   exchange.importHints(kind, header);
 export const importWorkroomAction = async (input: unknown) => afterwards(importWorkroom(input));
 
+export const fixPlanAction = async (input: unknown) => afterwards(plans.fixPlan(input));
+export const setOrderAction = async (input: unknown) => afterwards(plans.setOrder(input));
+export const logPassAction = async (input: unknown) => afterwards(plans.logPass(input));
+export const putOnFrameAction = async (input: unknown) => afterwards(plans.putOnFrame(input));
+
 export const takeInAction = async (input: unknown) => afterwards(quilts.takeIn(input));
 export const keepZoneAction = async (input: unknown) => afterwards(quilts.keepZone(input));
+
+export const beginIntakeAction = async (input: unknown) => intakes.beginIntake(input);
+export const keepIntakeAction = async (input: unknown) => intakes.keepIntake(input);
+export const removePhotographAction = async (input: unknown) => intakes.removePhotograph(input);
+export const saveMapAction = async (input: unknown) => afterwards(saveMap(input));

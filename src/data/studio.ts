@@ -27,6 +27,7 @@ export const STUDIO_FIELDS = [
   'needleWarnShare',
   'marginIn',
   'testMarginIn',
+  'dayHours',
 ] as const;
 
 export type StudioSettings = Pick<Studio, (typeof STUDIO_FIELDS)[number]>;

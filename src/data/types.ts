@@ -36,6 +36,8 @@ export interface Studio {
   needleWarnShare: number;
   marginIn: number;
   testMarginIn: number;
+  /** Hours at the frame by weekday, Monday first. */
+  dayHours: number[];
   version: number;
 }
 
@@ -202,6 +204,36 @@ export interface Quilt {
   passesSewn: number;
   onFrameSince: string | null;
   waitsFor: string;
+  widthsIn: [number, number, number] | null;
+  lengthsIn: [number, number, number] | null;
+  wishes: string;
+  watch: string;
+  care: string;
+  turnRule: 'auto' | 'never';
+  turned: boolean;
+  /** Depths of the passes once they are fixed. */
+  depthsIn: number[] | null;
+  orderByHand: { pass: number; thread: string }[] | null;
+  backingClothIn: number | null;
+  prewash: boolean;
+  version: number;
+}
+
+/** A talk at the counter that is not yet a quilt. */
+export interface Intake {
+  id: string;
+  step: number;
+  data: Record<string, unknown>;
+  quiltId: string | null;
+  version: number;
+  updatedAt: Date;
+}
+
+export interface PassLog {
+  pass: number;
+  minutes: number;
+  predictedMin: number;
+  at: Date;
 }
 
 export interface ZoneFabric {

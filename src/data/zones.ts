@@ -12,10 +12,10 @@ const selectZones = (sql: Sql) => sql`
   from zone z`;
 
 export const readZones = (sql: Sql, quiltId: string): Promise<Zone[]> => sql<Zone[]>`
-  ${selectZones(sql)} where z.quilt_id = ${quiltId} order by length(z.letter), z.letter`;
+  ${selectZones(sql)} where z.quilt_id = ${quiltId} and z.retired_at is null order by length(z.letter), z.letter`;
 
 export const readAllZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
-  ${selectZones(sql)} order by z.quilt_id, length(z.letter), z.letter`;
+  ${selectZones(sql)} where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
 
 export interface ZoneWork {
   name: string;
@@ -61,3 +61,13 @@ async function setZoneCloth(sql: Sql, id: string, z: Pick<ZoneWork, 'fabrics' | 
   for (const feature of z.features)
     await sql`insert into zone_feature (zone_id, feature) values (${id}, ${feature})`;
 }
+
+/** Where a zone lies and what it is called, back on the map. */
+export const placeZone = (sql: Sql, id: string, letter: string, name: string, geometry: MultiPolygon) => sql`
+  update zone set letter = ${letter}, name = ${name}, geometry = ${sql.json(geometry as never)}, retired_at = null,
+    version = version + 1
+  where id = ${id}`;
+
+/** Takes every zone off the map before it is laid anew; those not laid again keep their cards and tests. */
+export const liftZones = (sql: Sql, quiltId: string) => sql`
+  update zone set retired_at = now() where quilt_id = ${quiltId} and retired_at is null`;

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { areaOf } from '../geometry/polygon';
 import { CoreError } from '../notes';
-import { planZones, type PlanKind } from './plan-kinds';
+import { PLAN_LABEL, planZones, type PlanKind } from './plan-kinds';
 
 test('the zones of a plan cover the quilt exactly', () => {
   const inches = (min: number, max: number) => fc.integer({ min: min * 4, max: max * 4 }).map((n) => n / 4);
   fc.assert(
     fc.property(
-      fc.constantFrom<PlanKind>('whole', 'bordered', 'blocks'),
+      fc.constantFrom(...(Object.keys(PLAN_LABEL) as PlanKind[])),
       inches(20, 130),
       inches(20, 130),
       inches(1, 8),

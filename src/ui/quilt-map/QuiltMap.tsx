@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { Fault, Zone } from '@/data/types';
 import { hatchTile } from './hatch';
-import { zonePath } from './outline';
+import { spotIn, zonePath } from './outline';
 
 export interface QuiltMapProps {
   widthIn: number;
@@ -13,6 +13,10 @@ export interface QuiltMapProps {
   chosenId?: string;
   passes?: number | null;
   passesSewn?: number;
+  /** Depths of the passes, down the quilt or across it; even ones when only their number is known. */
+  bands?: { depthsIn: readonly number[]; turned: boolean } | null;
+  /** Zones whose gaps are wider than the batting allows. */
+  wideZones?: readonly { letter: string; gapIn: number }[];
   pins?: readonly Pick<Fault, 'n' | 'xIn' | 'yIn' | 'status'>[];
   /** Where a zone leads; without it the map is a picture. */
   hrefOf?: (zoneId: string) => string;
@@ -44,7 +48,7 @@ export const mapScale = (
  */
 export function QuiltMap(props: QuiltMapProps) {
   const { widthIn: w, lengthIn: l, zones, chosenId, passes, passesSewn = 0, pins = [], idPrefix } = props;
-  const numbers = passes ? 20 : 0;
+  const numbers = (props.bands ?? passes) ? 20 : 0;
   const scale = mapScale(props, numbers);
   const px = (n: number) => n / scale;
   const view = {
@@ -53,7 +57,7 @@ export function QuiltMap(props: QuiltMapProps) {
     w: w + MARGIN_IN.left + MARGIN_IN.right + px(numbers),
     h: l + MARGIN_IN.top + MARGIN_IN.bottom,
   };
-  const depth = passes ? l / passes : 0;
+  const lines = passLines(props);
   const chosen = zones.find((z) => z.id === chosenId);
   return (
     <svg
@@ -129,31 +133,8 @@ export function QuiltMap(props: QuiltMapProps) {
           <g key={z.id}>{shape}</g>
         );
       })}
-      {passes &&
-        Array.from({ length: passes }, (_, i) => (
-          <g key={i}>
-            {i > 0 && (
-              <path
-                d={`M-3 ${i * depth}H${w + 2}`}
-                stroke="var(--ink)"
-                strokeOpacity={i <= passesSewn ? 0.8 : 0.5}
-                strokeWidth={px(i <= passesSewn ? 1.4 : 1.1)}
-                strokeDasharray={i <= passesSewn ? undefined : `${px(7)} ${px(5)}`}
-                className="pointer-events-none"
-              />
-            )}
-            <text
-              x={-MARGIN_IN.left - px(6)}
-              y={(i + 0.5) * depth + px(4.5)}
-              textAnchor="end"
-              fontSize={px(13)}
-              fontWeight={i < passesSewn ? 700 : 500}
-              style={{ fill: i < passesSewn ? 'var(--ink)' : 'var(--ink2)' }}
-            >
-              {i + 1}
-            </text>
-          </g>
-        ))}
+      <Passes lines={lines} turned={props.bands?.turned ?? false} w={w} l={l} sewn={passesSewn} px={px} />
+      <WideGaps zones={zones} wide={props.wideZones ?? []} px={px} />
       {chosen && (
         <path
           d={zonePath(chosen.geometry)}
@@ -178,6 +159,99 @@ export function QuiltMap(props: QuiltMapProps) {
       {props.children}
     </svg>
   );
+}
+
+/** Where each pass begins and ends along the roll, inches. */
+function passLines({
+  bands,
+  passes,
+  lengthIn,
+}: Pick<QuiltMapProps, 'bands' | 'passes' | 'lengthIn'>): [number, number][] {
+  const depths = bands?.depthsIn ?? (passes ? Array<number>(passes).fill(lengthIn / passes) : []);
+  let at = 0;
+  return depths.map((d) => [at, (at += d)]);
+}
+
+/** Passes as lines with their numbers: solid where sewn, dashed where planned; down the side, or along the top when turned. */
+function Passes({
+  lines,
+  turned,
+  w,
+  l,
+  sewn,
+  px,
+}: {
+  lines: readonly [number, number][];
+  turned: boolean;
+  w: number;
+  l: number;
+  sewn: number;
+  px: (n: number) => number;
+}) {
+  return lines.map(([from, to], i) => (
+    <g key={i} className="pointer-events-none">
+      {i > 0 && (
+        <path
+          d={turned ? `M${from} -2V${l + 2}` : `M-3 ${from}H${w + 2}`}
+          stroke="var(--ink)"
+          strokeOpacity={i <= sewn ? 0.8 : 0.5}
+          strokeWidth={px(i <= sewn ? 1.4 : 1.1)}
+          strokeDasharray={i <= sewn ? undefined : `${px(7)} ${px(5)}`}
+        />
+      )}
+      <text
+        x={turned ? (from + to) / 2 : -MARGIN_IN.left - px(6)}
+        y={turned ? l + MARGIN_IN.bottom + px(14) : (from + to) / 2 + px(4.5)}
+        textAnchor={turned ? 'middle' : 'end'}
+        fontSize={px(13)}
+        fontWeight={i < sewn ? 700 : 500}
+        style={{ fill: i < sewn ? 'var(--ink)' : 'var(--ink2)' }}
+      >
+        {i + 1}
+      </text>
+    </g>
+  ));
+}
+
+/** The zones whose gaps the batting does not allow, outlined and with the gap written where it lies. */
+function WideGaps({
+  zones,
+  wide,
+  px,
+}: {
+  zones: QuiltMapProps['zones'];
+  wide: NonNullable<QuiltMapProps['wideZones']>;
+  px: (n: number) => number;
+}) {
+  return wide.map(({ letter, gapIn }) => {
+    const zone = zones.find((z) => z.letter === letter);
+    if (!zone) return null;
+    const spot = spotIn(zone.geometry);
+    return (
+      <g key={letter} className="pointer-events-none">
+        <path
+          d={zonePath(zone.geometry)}
+          fill="none"
+          stroke="var(--madder)"
+          strokeWidth={px(2.6)}
+          strokeDasharray={`${px(3)} ${px(3)}`}
+        />
+        <text
+          x={spot[0]}
+          y={spot[1]}
+          textAnchor="middle"
+          fontSize={px(13)}
+          fontWeight={700}
+          style={{ fill: 'var(--madder)' }}
+          stroke="var(--cloth)"
+          strokeWidth={px(3)}
+          paintOrder="stroke"
+        >
+          gap {gapIn} in
+        </text>
+      </g>
+    );
+  });
 }
 
 function TestStripMark({

@@ -1,6 +1,32 @@
-import type { MultiPolygon } from '@/core/geometry/polygon';
+import { boundsOf, contains, type MultiPolygon, ringArea, type XY } from '@/core/geometry/polygon';
 import { polyline } from '@/ui/draw/mark';
 
 /** A zone's edge as one path in inches; holes by the even-odd rule. */
 export const zonePath = (shape: MultiPolygon): string =>
   shape.map((polygon) => polygon.map((ring) => `${polyline(ring)}Z`).join('')).join('');
+
+const SAMPLES = 12;
+
+/** A point well inside a zone's largest polygon: of a grid over its bounds, the one farthest from any edge. */
+export function spotIn(shape: MultiPolygon): XY {
+  const largest = [...shape].sort((a, b) => ringArea(b[0]!) - ringArea(a[0]!))[0]!;
+  const { x0, y0, x1, y1 } = boundsOf([largest]);
+  let best: { at: XY; clear: number } = { at: [(x0 + x1) / 2, (y0 + y1) / 2], clear: -1 };
+  for (let i = 1; i < SAMPLES; i++)
+    for (let j = 1; j < SAMPLES; j++) {
+      const at: XY = [x0 + ((x1 - x0) * i) / SAMPLES, y0 + ((y1 - y0) * j) / SAMPLES];
+      if (!contains([largest], at)) continue;
+      const clear = Math.min(
+        ...largest.flatMap((ring) => ring.map((p, k) => distance(at, p, ring[(k + 1) % ring.length]!))),
+      );
+      if (clear > best.clear) best = { at, clear };
+    }
+  return best.at;
+}
+
+/** Distance from a point to a straight edge. */
+function distance([px, py]: XY, [ax, ay]: XY, [bx, by]: XY): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const u = Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(px - ax - u * dx, py - ay - u * dy);
+}

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
 import { quiltWork, sewnShare, spoolBands } from '@/actions/quilt-work';
+import type { Density } from '@/core/density/density';
 import type { Machine, Step } from '@/data/types';
 import { ShownKey } from '@/ui/kit/Shown';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
@@ -16,6 +17,8 @@ export function QuiltFrame({
   step,
   zoneId,
   page,
+  passBands,
+  density,
   children,
 }: {
   view: QuiltView;
@@ -24,6 +27,9 @@ export function QuiltFrame({
   zoneId?: string;
   /** The page a zone leads to. */
   page: string;
+  /** Passes as they are planned now, in place of those fixed. */
+  passBands?: { depthsIn: number[]; turned: boolean } | null;
+  density?: Density;
   children: ReactNode;
 }) {
   const { quilt, zones, shelf, setups, faults } = view;
@@ -44,10 +50,20 @@ export function QuiltFrame({
       <div className="grid min-h-[calc(100dvh-148px)] grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
         <div className="pt-3 pb-20 pl-4">
           <div className="xl:hidden">
-            <QuiltMap {...mapProps(view, zoneId, page)} idPrefix="small" width={206} maxHeight={230} />
+            <QuiltMap
+              {...mapProps(view, zoneId, page, passBands, density)}
+              idPrefix="small"
+              width={206}
+              maxHeight={230}
+            />
           </div>
           <div className="hidden xl:block">
-            <QuiltMap {...mapProps(view, zoneId, page)} idPrefix="map" width={270} maxHeight={290} />
+            <QuiltMap
+              {...mapProps(view, zoneId, page, passBands, density)}
+              idPrefix="map"
+              width={270}
+              maxHeight={290}
+            />
           </div>
           <ZoneList view={view} zoneId={zoneId} page={page} />
           <ShownKey className="mt-3 mr-3 mb-3 flex-col" />
@@ -72,7 +88,15 @@ export function QuiltFrame({
   );
 }
 
-const mapProps = ({ quilt, zones, faults }: QuiltView, zoneId: string | undefined, page: string) => ({
+const mapProps = (
+  { quilt, zones, faults }: QuiltView,
+  zoneId: string | undefined,
+  page: string,
+  passBands: { depthsIn: number[]; turned: boolean } | null | undefined,
+  density: Density | undefined,
+) => ({
+  bands: passBands ?? (quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }),
+  wideZones: density?.zones.flatMap((d) => (d.ok ? [] : [{ letter: d.id, gapIn: d.gapIn }])),
   widthIn: quilt.widthIn,
   lengthIn: quilt.lengthIn,
   zones,

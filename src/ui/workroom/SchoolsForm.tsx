@@ -11,6 +11,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { NEEDLE_OPTIONS, NUMBERS, SCHOOLS } from './schools';
 
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const TEXTS = ['name', 'town'] as const;
 const ONES = ['oneNeedleNm', 'oneSpi'] as const;
 
@@ -18,7 +19,10 @@ const ONES = ['oneNeedleNm', 'oneSpi'] as const;
 export function SchoolsForm({ studio }: { studio: Studio }) {
   const names = [...TEXTS, ...SCHOOLS.map((s) => s.name), ...NUMBERS.map((n) => n.name), ...ONES];
   const form = useForm<Record<string, string>>({
-    defaultValues: Object.fromEntries(names.map((n) => [n, studio[n] == null ? '' : String(studio[n])])),
+    defaultValues: {
+      ...Object.fromEntries(names.map((n) => [n, studio[n] == null ? '' : String(studio[n])])),
+      ...Object.fromEntries(studio.dayHours.map((h, i) => [`day${i}`, String(h)])),
+    },
   });
   const { send, pending, problems, problemAt } = useActionForm(setPreferencesAction, () =>
     toast('Kept. Cards chosen from now on follow it.'),
@@ -31,8 +35,9 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
         if (pending) return;
         const numbers = [...NUMBERS.map((n) => n.name as string), ...ONES];
         send({
-          ...values,
+          ...Object.fromEntries(names.map((n) => [n, values[n]])),
           ...Object.fromEntries(numbers.map((n) => [n, numberOf(values[n] ?? '')])),
+          dayHours: DAYS.map((_, i) => numberOf(values[`day${i}`] ?? '')),
           version: studio.version,
         });
       })}
@@ -116,8 +121,21 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
           />
         ))}
       </div>
+      <fieldset className="mt-4">
+        <legend className="mb-1 text-13 font-medium text-ink2">Hours at the frame, by day</legend>
+        <div className="grid grid-cols-4 gap-3 sm:grid-cols-7">
+          {DAYS.map((d, i) => (
+            <TextField key={d} id={`day-${i}`} label={d} inputMode="decimal" {...form.register(`day${i}`)} />
+          ))}
+        </div>
+        {problemAt('dayHours') && (
+          <p role="alert" className="font-medium text-madder">
+            {problemAt('dayHours')}
+          </p>
+        )}
+      </fieldset>
       <div className="mt-4">
-        <Problems problems={problems} fields={names} />
+        <Problems problems={problems} fields={[...names, 'dayHours']} />
       </div>
       <Button look="act" type="submit" disabled={pending} className="mt-3">
         Keep these ways

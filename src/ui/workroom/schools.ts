@@ -181,7 +181,6 @@ export const SCHOOLS: readonly School[] = [
 
 /** Thresholds, margins and times, with their units. */
 export const NUMBERS: readonly { name: keyof Studio; label: string; hint: string }[] = [
-  { name: 'hoursPerWeek', label: 'Hours at the frame', hint: 'a week' },
   { name: 'floorSpi', label: 'Floor of stitch length', hint: 'per inch' },
   { name: 'evenness', label: 'Even enough', hint: 'densest over sparsest; 4 for quick work' },
   { name: 'gapShare', label: 'Share of a batting’s rating used', hint: '0.95 keeps a margin' },

@@ -1,8 +1,16 @@
 import { coneName } from '@/actions/zone-brief';
-import { quiltWork, sewnShare } from '@/actions/quilt-work';
+import { readPlan, PRICES, wholeMinutes } from '@/actions/plan';
+import { sewnShare } from '@/actions/quilt-work';
+import { lengthText } from '@/core/units/length-text';
+import { db } from '@/data/sql';
 import { FaultTable } from '@/ui/faults/FaultTable';
+import { ButtonLink } from '@/ui/kit/Button';
+import { CautionLine } from '@/ui/kit/CautionLine';
 import { Shown } from '@/ui/kit/Shown';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
+import { DensityTable } from '@/ui/plan/DensityTable';
+import { OrderList } from '@/ui/plan/OrderList';
+import { PassForm } from '@/ui/plan/PassForm';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -10,50 +18,149 @@ export const metadata = { title: 'Quilt' };
 
 export default async function QuiltingPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
-  const { quilt, zones, setups, shelf, faults } = view;
+  const { quilt, zones, shelf, faults } = view;
+  const { plan, speed, studio } = await readPlan(db(), view);
   const cones = new Map(shelf.map((c) => [c.id, c]));
-  const work = quiltWork(quilt, zones, setups, cones, machine);
   const left = 1 - sewnShare(quilt);
-  const metres = [...work.totalM].sort((a, b) => b[1] - a[1]);
+  const hours = wholeMinutes(plan, speed);
+  const inHours = (minutes: number) => ((minutes * left) / 60).toFixed(1);
   const open = faults.filter((f) => f.status === 'open').length;
+  const unmatched = zones.filter((z) => !view.setups.has(z.id)).length;
+  const { passes } = plan;
+  const expected = plan.order.cells
+    .filter((c) => c.pass === quilt.passesSewn + 1)
+    .reduce((sum, c) => sum + c.minutes, 0);
+  const threads = Object.fromEntries(
+    plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
+  );
+  const passBands = passes && { depthsIn: passes.depthsIn, turned: passes.turned };
   return (
-    <QuiltFrame view={view} machine={machine} step="quilt" zoneId={zone?.id} page="quilt">
-      <h2 className="text-24">{quilt.name} on the frame</h2>
-      <dl className="mt-2 grid grid-cols-3 divide-x border-t-2 border-b border-t-ink">
-        <Fact label="Passes sewn" value={`${quilt.passesSewn} of ${quilt.passes ?? '?'}`} />
+    <QuiltFrame
+      view={view}
+      machine={machine}
+      step="quilt"
+      zoneId={zone?.id}
+      page="quilt"
+      passBands={passBands}
+      density={plan.density}
+    >
+      <div className="flex flex-wrap items-center gap-3">
+        <h2 className="flex-1 text-24">Plan of {quilt.name}</h2>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/map`}>
+          Draw the map
+        </ButtonLink>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/prepare`}>
+          Backing and binding
+        </ButtonLink>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/sheets`}>
+          Sheets
+        </ButtonLink>
+      </div>
+      <dl className="mt-2 grid grid-cols-2 divide-x border-t-2 border-b border-t-ink md:grid-cols-4">
         <Fact
-          label="Left to sew"
-          value={<Shown kind="predicted">{((work.minutes * left) / 60).toFixed(1)} h</Shown>}
+          label="Passes"
+          value={
+            passes ? (
+              <Shown kind={quilt.passes ? 'proven' : 'predicted'}>{quilt.passes ?? passes.passes}</Shown>
+            ) : (
+              'none'
+            )
+          }
+          beside={
+            passes
+              ? `${passes.turned ? 'turned' : 'not turned'}${passes.alternative ? `, the other way ${passes.alternative.passes}` : ''}`
+              : ''
+          }
         />
-        <Fact label="Open faults" value={open} />
+        <Fact label="Sewn" value={`${quilt.passesSewn}`} beside={`of ${quilt.passes ?? '?'}`} />
+        <Fact
+          label="Hours left"
+          value={<Shown kind={speed.passes > 0 ? 'learned' : 'predicted'}>{inHours(hours.mid)}</Shown>}
+          beside={`${inHours(hours.low)} to ${inHours(hours.high)} four times in five`}
+        />
+        <Fact label="Open faults" value={open} beside="" />
       </dl>
-      <h3 className="mt-5 mb-1 text-20">Thread for this quilt</h3>
-      {metres.length === 0 ? (
+      {plan.cautions.map((c) => (
+        <p key={c.code} className="mt-2">
+          <CautionLine caution={c} />
+        </p>
+      ))}
+      {unmatched > 0 && (
+        <p className="mt-2 text-weld-text">
+          {unmatched} {unmatched === 1 ? 'zone has' : 'zones have'} no set-up yet: their thread is not in
+          these sums.
+        </p>
+      )}
+      <div className="mt-3">
+        <PassForm
+          quiltId={quilt.id}
+          version={quilt.version}
+          turnRule={quilt.turnRule}
+          planned={passes?.passes ?? null}
+          fixed={quilt.passes}
+          sewn={quilt.passesSewn}
+          onFrame={quilt.onFrameSince !== null}
+          expected={expected}
+        />
+      </div>
+      <h3 className="mt-6 mb-1 text-20">Density</h3>
+      <DensityTable plan={plan} zones={zones} units={studio.units} />
+      <h3 className="mt-6 mb-1 text-20">Order of work</h3>
+      <OrderList
+        key={quilt.version}
+        quiltId={quilt.id}
+        version={quilt.version}
+        request={{ ...plan.order, ...PRICES }}
+        byHand={quilt.orderByHand}
+        threads={threads}
+        done={quilt.passesSewn}
+      />
+      <h3 className="mt-6 mb-1 text-20">Thread and bobbins</h3>
+      {plan.threads.length === 0 ? (
         <p className="text-ink2">Match its zones, and what they take of each cone stands here.</p>
       ) : (
-        <table className="w-full max-w-[640px]">
+        <table className="w-full">
           <thead>
             <tr className="text-left text-13 text-ink2">
-              <th className="py-1.5 font-medium">Cone</th>
-              <th className="py-1.5 text-right font-medium">Wanted</th>
-              <th className="py-1.5 text-right font-medium">On the cone</th>
+              {['Cone', 'On top', 'In bobbins', 'On the cone', 'Bobbins', 'Run out at'].map((h) => (
+                <th key={h} className="py-1.5 pr-3 font-medium">
+                  {h}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
-            {metres.map(([id, m]) => {
-              const cone = cones.get(id)!;
-              const short = cone.remainingM !== null && cone.remainingM < m * left;
+            {plan.threads.map((t) => {
+              const cone = cones.get(t.id)!;
+              const wanted = (t.topM + t.bobbinM) * left;
+              const short = cone.remainingM !== null && cone.remainingM < wanted;
+              const runs = plan.runOuts.filter((o) => o.threadId === t.id && o.pass > quilt.passesSewn);
               return (
-                <tr key={id} className="border-t">
-                  <td className="flex items-center gap-2.5 py-1.5">
-                    <ThreadSwatch hex={cone.hex} /> {coneName(cone)}
+                <tr key={t.id} className="border-t align-top">
+                  <td className="flex items-center gap-2.5 py-1.5 pr-3">
+                    <ThreadSwatch hex={cone.hex} width={24} height={24} /> {coneName(cone)}
                   </td>
-                  <td className="py-1.5 text-right">
-                    <Shown kind="predicted">{Math.round(m)} m</Shown>
+                  <td className="py-1.5 pr-3">
+                    {t.topM > 0 && <Shown kind="predicted">{Math.round(t.topM)} m</Shown>}
                   </td>
-                  <td className={`py-1.5 text-right ${short ? 'font-semibold text-madder' : ''}`}>
-                    {cone.remainingM === null ? 'not known' : `${Math.round(cone.remainingM)} m`}
-                    {short && ', short'}
+                  <td className="py-1.5 pr-3">
+                    {t.bobbinM > 0 && <Shown kind="predicted">{Math.round(t.bobbinM)} m</Shown>}
+                  </td>
+                  <td className={`py-1.5 pr-3 ${short ? 'font-semibold text-madder' : ''}`}>
+                    {cone.remainingM === null ? 'not counted' : `${Math.round(cone.remainingM)} m`}
+                    {short && `, buy ${Math.ceil((wanted - cone.remainingM!) / 10) * 10} m`}
+                  </td>
+                  <td className="py-1.5 pr-3">
+                    {t.bobbins > 0 && `wind ${t.bobbins} of ${Math.round(t.capacityM)} m`}
+                  </td>
+                  <td className="py-1.5 text-ink2">
+                    {runs.slice(0, 3).map((o) => (
+                      <span key={o.n} className="block">
+                        pass {o.pass}, {Math.round(o.share * 100)} % ±{' '}
+                        {Math.round(Math.min(1, o.spread) * 100)}
+                      </span>
+                    ))}
+                    {runs.length > 3 && `and ${runs.length - 3} more`}
                   </td>
                 </tr>
               );
@@ -61,17 +168,25 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           </tbody>
         </table>
       )}
+      <p className="mt-2 text-13 text-ink2">
+        {speed.passes > 0
+          ? `Hours are learned from ${speed.passes} logged passes: you sew at ${Math.round(100 * Math.exp(-speed.mean))} % of the usual speed.`
+          : 'Hours rest on usual speeds until passes are logged.'}{' '}
+        The quilt with its margins: {lengthText(quilt.widthIn + 2 * studio.marginIn, studio.units)} by{' '}
+        {lengthText(quilt.lengthIn + 2 * studio.marginIn, studio.units)}.
+      </p>
       <h3 className="mt-6 mb-2 text-20">Faults noted</h3>
       <FaultTable faults={faults} />
     </QuiltFrame>
   );
 }
 
-function Fact({ label, value }: { label: string; value: React.ReactNode }) {
+function Fact({ label, value, beside }: { label: string; value: React.ReactNode; beside: string }) {
   return (
     <div className="px-4 py-2 first:pl-0">
       <dt className="text-13 text-ink2">{label}</dt>
       <dd className="mt-1 text-28 leading-none font-bold">{value}</dd>
+      <dd className="mt-1 text-13 text-ink2">{beside}</dd>
     </div>
   );
 }

@@ -1,8 +1,11 @@
 import { format, parseISO } from 'date-fns';
+import { measure } from '@/core/plan/measure';
+import { readPhotographs } from '@/data/intakes';
 import { readFabrics } from '@/data/cloths';
 import { readMachines } from '@/data/machines';
 import { db } from '@/data/sql';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { ButtonLink } from '@/ui/kit/Button';
 import { LazyMachineChoice } from '@/ui/take-in/LazyMachineChoice';
 import { ZoneTable } from '@/ui/take-in/ZoneTable';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
@@ -22,7 +25,11 @@ const USE_WORD = {
 export default async function TakeInPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [fabrics, machines] = await Promise.all([readFabrics(db()), readMachines(db())]);
+  const [fabrics, machines, photographs] = await Promise.all([
+    readFabrics(db()),
+    readMachines(db()),
+    readPhotographs(db(), { quiltId: quilt.id }),
+  ]);
   const facts: readonly (readonly [string, string])[] = [
     ['Client', quilt.client],
     ['Use', USE_WORD[quilt.use]],
@@ -32,12 +39,40 @@ export default async function TakeInPage(props: QuiltPageProps) {
     ],
     ['Taken in', format(parseISO(quilt.takenInOn), 'EEE d MMM yyyy')],
     ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
+    ...(['widthsIn', 'lengthsIn'] as const).flatMap((k) =>
+      quilt[k]
+        ? [
+            [
+              k === 'widthsIn' ? 'Widths' : 'Lengths',
+              `${quilt[k].join(', ')} in: ${measure(quilt[k], k === 'widthsIn' ? 'width' : 'length').text}`,
+            ] as const,
+          ]
+        : [],
+    ),
+    ...(
+      [
+        ['Wishes', quilt.wishes],
+        ['To watch', quilt.watch],
+        ['Washing', quilt.care],
+      ] as const
+    ).filter(([, v]) => v),
     ['Batting', quilt.batting],
     ['Backing', quilt.backing],
   ];
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
-      <h2 className="text-24">What came over the counter</h2>
+      <div className="flex flex-wrap items-center gap-3">
+        <h2 className="flex-1 text-24">What came over the counter</h2>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/slip`}>
+          Print the slip
+        </ButtonLink>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/prepare`}>
+          Backing and binding
+        </ButtonLink>
+        <ButtonLink look="act" href={`/quilts/${quilt.id}/map`}>
+          Draw the map
+        </ButtonLink>
+      </div>
       <dl className="mt-2 grid border-t-2 border-ink sm:grid-cols-2">
         {facts.map(([k, v]) => (
           <div key={k} className="flex gap-4 border-b py-2">
@@ -52,6 +87,20 @@ export default async function TakeInPage(props: QuiltPageProps) {
         </div>
       ) : (
         <p className="mt-3">Sewn on {machine.name}.</p>
+      )}
+      {photographs.length > 0 && (
+        <ul className="mt-3 flex flex-wrap gap-3">
+          {photographs.map((p, i) => (
+            <li key={p.id}>
+              {/* eslint-disable-next-line @next/next/no-img-element -- a photograph from this app's own database */}
+              <img
+                src={`/photographs/${p.id}`}
+                alt={`Photograph ${i + 1} of ${quilt.name}`}
+                className="h-[120px] border"
+              />
+            </li>
+          ))}
+        </ul>
       )}
       <h3 className="mt-5 mb-1 text-20">Zones and wishes</h3>
       <ZoneTable zones={zones} fabrics={fabrics} />

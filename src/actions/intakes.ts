@@ -1,0 +1,71 @@
+import 'reflect-metadata';
+import { IsObject } from 'class-validator';
+import { v7 as uuidv7 } from 'uuid';
+import { deletePhotograph, insertIntake, insertPhotograph, readIntake, updateIntake } from '@/data/intakes';
+import { db } from '@/data/sql';
+import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Id, Version, Whole } from './rules';
+import { save } from './save';
+
+export class BeginIntake {
+  @FormKey() key!: string;
+}
+
+export const beginIntake = (input: unknown): Promise<Result<{ id: string }>> =>
+  save<BeginIntake, { id: string }>('begin-intake', BeginIntake, input, async (tx) => {
+    const id = uuidv7();
+    await insertIntake(tx, id);
+    return done({ id });
+  });
+
+const MOST_LETTERS = 60_000;
+
+/** What was said so far, as it was typed: checked only when the talk becomes a quilt. */
+export class KeepIntake {
+  @FormKey() key!: string;
+  @Id('This talk is not known. Begin a new one.') id!: string;
+  @Version() version!: number;
+  @Whole(1, 5, 'The page') step!: number;
+  @IsObject({ message: 'What was said could not be read.' }) data!: Record<string, unknown>;
+}
+
+export const keepIntake = (input: unknown): Promise<Result<{ version: number }>> =>
+  save<KeepIntake, { version: number }>('keep-intake', KeepIntake, input, async (tx, form) => {
+    if (JSON.stringify(form.data).length > MOST_LETTERS)
+      return refuse('That is more than can be kept here.', 'data');
+    return (await updateIntake(tx, form.id, form.step, form.data, form.version))
+      ? done({ version: form.version + 1 })
+      : conflict('Another window has gone on with this talk. Reload to see it; nothing was overwritten.');
+  });
+
+const MOST_BYTES = 8_000_000;
+/** The first bytes of the kinds of picture taken. */
+const SIGNS: readonly (readonly [string, readonly number[]])[] = [
+  ['image/jpeg', [0xff, 0xd8, 0xff]],
+  ['image/png', [0x89, 0x50, 0x4e, 0x47]],
+  ['image/webp', [0x52, 0x49, 0x46, 0x46]],
+];
+
+/** Keeps a photograph with a talk. Its kind is told by its own bytes, not by its name. */
+export async function addPhotograph(intakeId: string, bytes: Uint8Array): Promise<Result<{ id: string }>> {
+  if (bytes.length > MOST_BYTES)
+    return refuse('This photograph is too large, even after it was made smaller.', 'photo');
+  const kind = SIGNS.find(([, sign]) => sign.every((b, i) => bytes[i] === b));
+  if (!kind) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
+  const intake = await readIntake(db(), intakeId);
+  if (!intake || intake.quiltId) return refuse('This talk is closed. Begin a new one.', 'photo');
+  const id = uuidv7();
+  await insertPhotograph(db(), id, intakeId, kind[0], bytes);
+  return done({ id });
+}
+
+export class RemovePhotograph {
+  @FormKey() key!: string;
+  @Id('This photograph is not known.') id!: string;
+}
+
+export const removePhotograph = (input: unknown): Promise<Result<{ id: string }>> =>
+  save<RemovePhotograph, { id: string }>('remove-photograph', RemovePhotograph, input, async (tx, form) => {
+    await deletePhotograph(tx, form.id);
+    return done({ id: form.id });
+  });

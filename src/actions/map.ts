@@ -1,0 +1,100 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { v7 as uuidv7 } from 'uuid';
+import { coverage, coverageProblem } from '@/core/geometry/edit';
+import type { MultiPolygon } from '@/core/geometry/polygon';
+import { letterOf } from '@/core/plan/letters';
+import { techniques } from '@/core/tables/techniques';
+import { readFabrics } from '@/data/cloths';
+import { readQuilt } from '@/data/quilts';
+import { insertZone, liftZones, placeZone, readZones } from '@/data/zones';
+import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Id, Maybe, Text, Version, Words } from './rules';
+import { MEANWHILE, save } from './save';
+
+const MOST_ZONES = 150;
+const MOST_POINTS = 20_000;
+
+class PlacedZone {
+  @Text(60) id!: string;
+  @Words(120, 'Give the zone a name.') name!: string;
+  @Maybe() @Text(60) from?: string;
+  @IsArray({ message: 'A zone has no shape.' })
+  @ArrayMinSize(1, { message: 'A zone has no shape.' })
+  geometry!: MultiPolygon;
+}
+
+export class SaveMap {
+  @FormKey() key!: string;
+  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @Version() version!: number;
+  @IsArray({ message: 'The map has no zones.' })
+  @ArrayMinSize(1, { message: 'A quilt has at least one zone.' })
+  @ArrayMaxSize(MOST_ZONES, { message: `At most ${MOST_ZONES} zones on a map.` })
+  @ValidateNested({ each: true })
+  @Type(() => PlacedZone)
+  zones!: PlacedZone[];
+}
+
+const soundShape = (shape: unknown): shape is MultiPolygon =>
+  Array.isArray(shape) &&
+  shape.every(
+    (p) =>
+      Array.isArray(p) &&
+      p.length > 0 &&
+      p.every(
+        (ring) =>
+          Array.isArray(ring) &&
+          ring.length >= 3 &&
+          ring.every(
+            (pt) =>
+              Array.isArray(pt) &&
+              pt.length === 2 &&
+              pt.every((n) => Number.isFinite(n) && Math.abs(n as number) < 1000),
+          ),
+      ),
+  );
+
+/** Lays a quilt's zones anew: they must cover it once and only once. Zones that leave the map keep their cards. */
+export const saveMap = (input: unknown): Promise<Result<{ zones: number }>> =>
+  save<SaveMap, { zones: number }>('save-map', SaveMap, input, async (tx, form) => {
+    const quilt = await readQuilt(tx, form.quiltId);
+    if (!quilt) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
+    if (quilt.version !== form.version) return conflict(MEANWHILE);
+    const bad = form.zones.findIndex((z) => !soundShape(z.geometry));
+    if (bad >= 0)
+      return refuse(`The shape of “${form.zones[bad]!.name}” could not be read.`, `zones.${bad}.geometry`);
+    if (form.zones.flatMap((z) => z.geometry.flat(2)).length > MOST_POINTS)
+      return refuse('The shapes have more corners than can be kept. Draw them simpler.', 'zones');
+    const problem = coverageProblem(coverage(form.zones, quilt), quilt);
+    if (problem) return refuse(problem, 'zones');
+    const before = new Map((await readZones(tx, quilt.id)).map((z) => [z.id, z]));
+    const [cotton] = await readFabrics(tx);
+    await liftZones(tx, quilt.id);
+    for (const [i, z] of form.zones.entries()) {
+      const letter = letterOf(i);
+      if (before.has(z.id)) {
+        await placeZone(tx, z.id, letter, z.name.trim(), z.geometry);
+        continue;
+      }
+      const like = z.from ? before.get(z.from) : undefined;
+      const t = techniques.get(like?.technique ?? 'meander-medium');
+      await insertZone(tx, {
+        id: uuidv7(),
+        quiltId: quilt.id,
+        letter,
+        name: z.name.trim(),
+        geometry: z.geometry,
+        technique: t.id,
+        spacingIn: like?.spacingIn ?? t.usualSpacingIn,
+        smallestRadiusIn: like?.smallestRadiusIn ?? null,
+        lengthIn: null,
+        visibility: like?.visibility ?? 'texture',
+        features: like?.features ?? [],
+        fabrics: like?.fabrics ?? [{ fabricId: cotton!.id, hex: '#d8cfbb', share: 1 }],
+      });
+    }
+    await tx`update quilt set version = version + 1, order_by_hand = null where id = ${quilt.id}`;
+    return done({ zones: form.zones.length });
+  });

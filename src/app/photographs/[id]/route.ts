@@ -1,0 +1,27 @@
+import { isUUID } from 'class-validator';
+import { addPhotograph } from '@/actions/intakes';
+import { readPhotographBytes } from '@/data/intakes';
+import { db } from '@/data/sql';
+
+export const dynamic = 'force-dynamic';
+
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const photo = isUUID(id) ? await readPhotographBytes(db(), id) : null;
+  if (!photo) return new Response('No such photograph.', { status: 404 });
+  return new Response(new Uint8Array(photo.bytes), {
+    headers: { 'Content-Type': photo.mime, 'Cache-Control': 'private, max-age=31536000, immutable' },
+  });
+}
+
+/** A photograph for the talk named in the address. */
+export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const length = Number(request.headers.get('content-length') ?? 0);
+  if (!isUUID(id) || length > 9_000_000)
+    return Response.json(
+      { ok: false, problems: [{ path: 'photo', message: 'This photograph is too large.' }] },
+      { status: 400 },
+    );
+  return Response.json(await addPhotograph(id, new Uint8Array(await request.arrayBuffer())));
+}

@@ -1,0 +1,36 @@
+import { isUUID } from 'class-validator';
+import { addDays, format } from 'date-fns';
+import { notFound, redirect } from 'next/navigation';
+import { readBattings, readFabrics } from '@/data/cloths';
+import { readIntake, readPhotographs } from '@/data/intakes';
+import { readMachines } from '@/data/machines';
+import { readClientNames } from '@/data/quilts';
+import { db } from '@/data/sql';
+import { Talk } from '@/ui/take-in/Talk';
+
+export const metadata = { title: 'Take in' };
+
+export default async function TalkPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const intake = isUUID(id) ? await readIntake(db(), id) : null;
+  if (!intake) notFound();
+  if (intake.quiltId) redirect(`/quilts/${intake.quiltId}/take-in`);
+  const [fabrics, battings, machines, clients, photographs] = await Promise.all([
+    readFabrics(db()),
+    readBattings(db()),
+    readMachines(db()),
+    readClientNames(db()),
+    readPhotographs(db(), { intakeId: id }),
+  ]);
+  return (
+    <Talk
+      intake={{ id: intake.id, step: intake.step, data: intake.data, version: intake.version }}
+      fabrics={fabrics}
+      battings={battings}
+      machines={machines}
+      clients={clients}
+      photographs={photographs.map((p) => p.id)}
+      usualDue={format(addDays(new Date(), 21), 'yyyy-MM-dd')}
+    />
+  );
+}

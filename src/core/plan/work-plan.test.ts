@@ -1,0 +1,116 @@
+import { demoQuilts } from '@/demo/quilts';
+import { areaOf } from '../geometry/polygon';
+import { learnSpeed, minutesRange, PRIOR_SPEED } from '../usage/hours';
+import { measure } from './measure';
+import { planWork, type PlannedZone, type WorkPlanRequest } from './work-plan';
+
+const top = { id: 'top', tex: 27, fibre: 'polyester-filament' };
+const bobbin = { id: 'bob', tex: 18, fibre: 'polyester-filament' };
+const requestFor = (name: string): WorkPlanRequest => {
+  const q = demoQuilts.find((x) => x.name === name)!;
+  return {
+    quilt: q,
+    battingId: 'cotton-80-20',
+    backing: 'quilting-cotton',
+    frame: { throatIn: 20, deadIn: 5.5, widthIn: 132, rollInThroat: true, rollStartIn: 2.5 },
+    marginIn: 4,
+    turn: 'auto',
+    bobbinMm: { od: 25, core: 7.6, width: 10 },
+    evenness: 2.5,
+    ditchSchool: 'before-fills',
+    ends: 'lock',
+    speed: PRIOR_SPEED,
+    zones: q.zones.map((z, i): PlannedZone => ({
+      id: z.name,
+      letter: String.fromCharCode(65 + i),
+      geometry: z.geometry,
+      technique: z.technique,
+      spacingIn: z.spacingIn,
+      lengthIn: z.lengthIn,
+      sandwich: {
+        top: [{ fabric: 'quilting-cotton' }],
+        battingId: 'cotton-80-20',
+        backing: 'quilting-cotton',
+      },
+      setup: { top, bobbin, spi: 11, maxInPerS: 3 },
+    })),
+  };
+};
+
+describe('by hand', () => {
+  test('Nine Buoys, Rope border: a frame of 6 in round 54 by 54, ruler lines an inch apart', () => {
+    const plan = planWork(requestFor('Nine Buoys'));
+    const z = plan.zones[0]!;
+    // 54² − 42² = 1152 in²; λ = 1/1; 2 % sewn twice
+    expect(z.areaIn2).toBe(1152);
+    expect(z.sewnIn).toBeCloseTo(1175.04, 6);
+    // 1175.04 / 1.3 / 60 = 15.06 min, 12 starts · 0.5, 195.84 ruler moves · 0.15 = 29.38
+    expect(z.minutes.mid).toBeCloseTo(15.065 + 6 + 29.376, 2);
+    // 29.846 m · (1 + 1.368/2.309) + 12 · 0.3, + 5 %
+    expect(z.topM).toBeCloseTo((29.846 * (1 + 1.368 / 2.3091) + 3.6) * 1.05, 1);
+  });
+  test('Nine Buoys, Jetties: 640 in of ditch along the sashing', () => {
+    const z = planWork(requestFor('Nine Buoys')).zones[3]!;
+    expect(z.sewnIn).toBeCloseTo(640 * 1.1, 9);
+  });
+  test('Tide Table and Harbour Lights: zones cover the quilt, shares add up, passes as reckoned', () => {
+    for (const name of ['Tide Table', 'Harbour Lights']) {
+      const r = requestFor(name);
+      const plan = planWork(r);
+      const area = r.zones.reduce((s, z) => s + areaOf(z.geometry), 0);
+      expect(area).toBeCloseTo(r.quilt.widthIn * r.quilt.lengthIn, 4);
+      for (const z of plan.zones) expect(z.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
+    }
+    // 80/20 on the roll: 0.30 + 0.30 + 0.8 · 3.2 = 3.16 mm; the first pass reaches 20 − 5.5 − 2.5 = 12 in
+    const plan = planWork(requestFor('Harbour Lights'));
+    expect(plan.passes).toMatchObject({ turned: true, passes: 6 });
+    expect(plan.passes!.depthsIn[0]).toBeCloseTo(12, 9);
+  });
+});
+
+test('every demo quilt plans without a gap its batting forbids going unsaid', () => {
+  for (const q of demoQuilts) {
+    const plan = planWork(requestFor(q.name));
+    expect(plan.zones.every((z) => Number.isFinite(z.minutes.mid) && z.sewnIn > 0)).toBe(true);
+    const wide = plan.density.zones.filter((z) => !z.ok).map((z) => z.id);
+    const said = plan.density.cautions.filter((c) => c.code === 'batting-gap').length;
+    expect(said).toBe(wide.length);
+  }
+});
+
+test('ditch comes first in its pass, and each bobbin has a place where it runs out', () => {
+  const r = requestFor('Nine Buoys');
+  const plan = planWork({ ...r, bobbinMm: { od: 14, core: 7.6, width: 5 } });
+  expect(plan.order.cells.some((c) => c.stabilise)).toBe(true);
+  const bob = plan.threads.find((t) => t.id === 'bob')!;
+  expect(plan.runOuts).toHaveLength(bob.bobbins - 1);
+  for (const o of plan.runOuts) expect(o.share).toBeLessThanOrEqual(1);
+});
+
+test('a frame too narrow is said, and the rest is still planned', () => {
+  const r = requestFor('Harbour Lights');
+  const plan = planWork({ ...r, frame: { ...r.frame, widthIn: 40 } });
+  expect(plan.passes).toBeNull();
+  expect(plan.cautions[0]).toMatchObject({ code: 'no-passes', severity: 'stop' });
+});
+
+test('hours: logged passes move the factor and narrow it', () => {
+  const slow = learnSpeed(Array(6).fill({ minutes: 30, predictedMin: 20 }));
+  expect(slow.mean).toBeGreaterThan(0.3);
+  expect(slow.mean).toBeLessThan(Math.log(1.5));
+  expect(slow.sd).toBeLessThan(PRIOR_SPEED.sd);
+  const range = minutesRange(100, 20, PRIOR_SPEED);
+  expect(range.mid).toBe(120);
+  expect((range.low - 20) * (range.high - 20)).toBeCloseTo(100 ** 2, 6);
+});
+
+test.each([
+  [[64, 64.25, 64], 'square'],
+  [[64, 65.5, 64], 'full'],
+  [[65.5, 64, 65.25], 'wavy'],
+  [[64, 65, 66], 'out-of-square'],
+] as const)('%j is %s', (three, verdict) => {
+  const m = measure(three, 'width');
+  expect(m.verdict).toBe(verdict);
+  expect(m.text.length).toBeGreaterThan(10);
+});

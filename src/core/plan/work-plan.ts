@@ -1,0 +1,304 @@
+import { density, type Density } from '../density/density';
+import { sewnLengthIn } from '../density/line-density';
+import { areaInBand } from '../geometry/band';
+import { areaOf, type MultiPolygon } from '../geometry/polygon';
+import type { Caution } from '../notes';
+import type { Cell, OrderRequest } from '../order/cells';
+import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
+import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
+import { battings } from '../tables/battings';
+import { fabrics } from '../tables/fabrics';
+import { type Technique, techniques, usesRuler } from '../tables/techniques';
+import type { Thread } from '../thread/thread';
+import { ACT_MIN } from '../usage/sewing-time';
+import { minutesRange, type Range, type SpeedFactor } from '../usage/hours';
+import { bobbinCapacityM, type BobbinSize, usage } from '../usage/usage';
+
+/** A zone with the set-up that stands for it, if any. */
+export interface PlannedZone {
+  id: string;
+  letter: string;
+  geometry: MultiPolygon;
+  technique: string;
+  spacingIn: number;
+  lengthIn?: number;
+  sandwich: Sandwich;
+  setup: {
+    top: Thread & { id: string };
+    bobbin: Thread & { id: string };
+    spi: number;
+    maxInPerS: number;
+  } | null;
+}
+
+export interface WorkPlanRequest {
+  quilt: { widthIn: number; lengthIn: number };
+  zones: readonly PlannedZone[];
+  battingId: string;
+  battingMaxGapIn?: number;
+  backing: string;
+  frame: PassesRequest['frame'];
+  marginIn: number;
+  turn: 'auto' | 'never';
+  bobbinMm: BobbinSize;
+  evenness: number;
+  ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
+  ends: 'lock' | 'bury';
+  speed: SpeedFactor;
+  /** Hours only: no shares by pass, no run-out places, no cells. */
+  brief?: boolean;
+}
+
+export interface ZonePlan {
+  id: string;
+  areaIn2: number;
+  sewnIn: number;
+  minutes: Range;
+  stitches: number;
+  topM: number;
+  bobbinM: number;
+  /** Share of the zone in each pass, adding up to 1. */
+  shares: number[];
+}
+
+export interface ThreadPlan {
+  id: string;
+  topM: number;
+  bobbinM: number;
+  bobbins: number;
+  capacityM: number;
+}
+
+export interface RunOut {
+  threadId: string;
+  /** Which bobbin of that thread, from 1. */
+  n: number;
+  pass: number;
+  /** Share of the pass, 0–1, and the spread of the place to either side. */
+  share: number;
+  spread: number;
+}
+
+export interface WorkPlan {
+  passes: Passes | null;
+  density: Density;
+  zones: ZonePlan[];
+  threads: ThreadPlan[];
+  runOuts: RunOut[];
+  /** What the order of work is chosen from. */
+  order: Omit<OrderRequest, 'rollMin' | 'changeMin'>;
+  /** Minutes of everything but rolls and thread changes. */
+  minutes: { sewing: number; acts: number };
+  cautions: Caution[];
+}
+
+const STARTS_PER_100_IN2 = 1;
+const BURY_MIN = 1.5;
+const RULER_REACH_IN = 6;
+/** Batting keeps about this much of its loft on the roll (judgement). */
+const ROLLED_SHARE = 0.8;
+/** Spread of thread used about the model, as a share (judgement). */
+const USE_SPREAD = 0.12;
+
+/** Thickness of the quilt as it lies on the roll, mm. */
+export const rolledMm = (battingId: string, backing: string): number =>
+  fabrics.get('quilting-cotton').thicknessMm +
+  fabrics.get(backing, 'backing').thicknessMm +
+  ROLLED_SHARE * battings.get(battingId, 'battingId').loftMm;
+
+/** Whether a technique holds the layers before anything is filled in. */
+export function stabilises(t: Technique, school: WorkPlanRequest['ditchSchool']): boolean {
+  if (t.id === 'baste') return true;
+  if (t.id === 'ditch') return school !== 'as-travel';
+  return t.id === 'outline' && school === 'everywhere';
+}
+
+/**
+ * The whole plan of a quilt: passes, density against the batting, sewn length, thread, bobbins with their run-out
+ * places, minutes with their range, and the cells whose order is then chosen. Zones without a set-up count in
+ * density and minutes but take no thread.
+ */
+export function planWork(r: WorkPlanRequest): WorkPlan {
+  const cautions: Caution[] = [];
+  const passes = tryPasses(r, cautions);
+  const bands = bandsOf(passes, r.quilt);
+  const axis = passes?.turned ? 0 : 1;
+  let [sewing, acts] = [0, 0];
+  const zones = r.zones.map((z): ZonePlan => {
+    const t = techniques.get(z.technique);
+    const areaIn2 = areaOf(z.geometry);
+    const sewnIn = sewnLengthIn({ technique: t.id, spacingIn: z.spacingIn, areaIn2, lengthIn: z.lengthIn });
+    const starts = Math.ceil((areaIn2 / 100) * STARTS_PER_100_IN2);
+    const speed = Math.min(t.handInPerS, z.setup?.maxInPerS ?? Infinity);
+    const hands = sewnIn / speed / 60;
+    const stops =
+      starts * (r.ends === 'bury' ? BURY_MIN : ACT_MIN.startOrStop) +
+      (usesRuler(t) ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
+    const used =
+      z.setup &&
+      usage({
+        sewnLengthIn: sewnIn,
+        spi: z.setup.spi,
+        thicknessMm: thicknessMm(z.sandwich),
+        starts,
+        top: z.setup.top,
+        bobbin: z.setup.bobbin,
+        bobbinMm: r.bobbinMm,
+      });
+    sewing += hands;
+    acts += stops;
+    return {
+      id: z.id,
+      areaIn2,
+      sewnIn,
+      minutes: minutesRange(hands, stops, r.speed),
+      stitches: used?.stitches ?? 0,
+      topM: used?.topM ?? 0,
+      bobbinM: used?.bobbinM ?? 0,
+      shares: r.brief
+        ? []
+        : bands.map(([from, to]) => (areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0)),
+    };
+  });
+  const threads = threadsOf(r, zones);
+  acts +=
+    ACT_MIN.load +
+    ACT_MIN.takeOff +
+    ACT_MIN.basteSides * bands.length +
+    ACT_MIN.bobbin * threads.reduce((n, x) => n + x.bobbins, 0);
+  return {
+    passes,
+    density: density({
+      battingId: r.battingId,
+      battingMaxGapIn: r.battingMaxGapIn,
+      evenness: r.evenness,
+      zones: r.zones.map((z, i) => ({
+        id: z.letter,
+        technique: z.technique,
+        spacingIn: z.spacingIn,
+        areaIn2: Math.max(1e-6, zones[i]!.areaIn2),
+        lengthIn: z.lengthIn,
+        topTex: z.setup?.top.tex,
+        fibre: z.setup?.top.fibre,
+      })),
+    }),
+    zones,
+    threads,
+    runOuts: r.brief ? [] : runOutsOf(r, zones, bands.length, threads),
+    order: { passes: Math.max(1, bands.length), ...cellsOf(r, zones, bands.length) },
+    minutes: { sewing, acts },
+    cautions,
+  };
+}
+
+function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
+  try {
+    const passes = planPasses({
+      quilt: r.quilt,
+      marginIn: r.marginIn,
+      frame: r.frame,
+      rolledMm: rolledMm(r.battingId, r.backing),
+      turn: r.turn,
+    });
+    cautions.push(...passes.cautions);
+    return passes;
+  } catch (error) {
+    cautions.push({ code: 'no-passes', severity: 'stop', text: (error as Error).message });
+    return null;
+  }
+}
+
+/** From and to of every pass along the roll, inches; the whole quilt as one where no passes can be planned. */
+export function bandsOf(
+  passes: Passes | null,
+  quilt: { widthIn: number; lengthIn: number },
+): [number, number][] {
+  if (!passes) return [[0, quilt.lengthIn]];
+  let at = 0;
+  return passes.depthsIn.map((d) => [at, (at += d)]);
+}
+
+function threadsOf(r: WorkPlanRequest, zones: readonly ZonePlan[]): ThreadPlan[] {
+  const byId = new Map<string, ThreadPlan>();
+  r.zones.forEach((z, i) => {
+    if (!z.setup) return;
+    const add = (t: Thread & { id: string }, part: Partial<Pick<ThreadPlan, 'topM' | 'bobbinM'>>) => {
+      const so = byId.get(t.id) ?? {
+        id: t.id,
+        topM: 0,
+        bobbinM: 0,
+        bobbins: 0,
+        capacityM: bobbinCapacityM(r.bobbinMm, t),
+      };
+      byId.set(t.id, { ...so, topM: so.topM + (part.topM ?? 0), bobbinM: so.bobbinM + (part.bobbinM ?? 0) });
+    };
+    add(z.setup.top, { topM: zones[i]!.topM });
+    add(z.setup.bobbin, { bobbinM: zones[i]!.bobbinM });
+  });
+  return [...byId.values()].map((t) => ({ ...t, bobbins: Math.ceil(t.bobbinM / t.capacityM - 1e-9) }));
+}
+
+/** Where each bobbin runs out when its thread is sewn pass by pass from the top, with the spread of the place. */
+function runOutsOf(
+  r: WorkPlanRequest,
+  zones: readonly ZonePlan[],
+  passes: number,
+  threads: readonly ThreadPlan[],
+): RunOut[] {
+  return threads.flatMap((t) => {
+    const perPass = Array.from({ length: passes }, (_, p) =>
+      r.zones.reduce(
+        (m, z, i) => (z.setup?.bobbin.id === t.id ? m + zones[i]!.bobbinM * (zones[i]!.shares[p] ?? 0) : m),
+        0,
+      ),
+    );
+    const out: RunOut[] = [];
+    let used = 0;
+    perPass.forEach((m, p) => {
+      while (m > 0 && used + m >= (out.length + 1) * t.capacityM && out.length + 1 < t.bobbins) {
+        const n = out.length + 1;
+        const share = (n * t.capacityM - used) / m;
+        out.push({
+          threadId: t.id,
+          n,
+          pass: p + 1,
+          share,
+          spread: (USE_SPREAD * t.capacityM * Math.sqrt(n)) / m,
+        });
+      }
+      used += m;
+    });
+    return out;
+  });
+}
+
+/** Shares of a zone in a pass that are too small to be work of their own. */
+const SLIVER = 0.005;
+
+function cellsOf(
+  r: WorkPlanRequest,
+  zones: readonly ZonePlan[],
+  passes: number,
+): { threads: string[]; cells: Cell[] } {
+  const cells = new Map<string, Cell>();
+  r.zones.forEach((z, i) => {
+    if (!z.setup) return;
+    const stabilise = stabilises(techniques.get(z.technique), r.ditchSchool);
+    for (let p = 0; p < passes; p++) {
+      const share = zones[i]!.shares[p] ?? 0;
+      if (share < SLIVER) continue;
+      const key = `${p + 1} ${z.setup.top.id} ${stabilise}`;
+      const so = cells.get(key);
+      cells.set(key, {
+        pass: p + 1,
+        thread: z.setup.top.id,
+        stabilise,
+        minutes: (so?.minutes ?? 0) + zones[i]!.minutes.mid * share,
+      });
+    }
+  });
+  const list = [...cells.values()].sort(
+    (a, b) => a.pass - b.pass || Number(b.stabilise) - Number(a.stabilise),
+  );
+  return { cells: list, threads: [...new Set(list.map((c) => c.thread))] };
+}

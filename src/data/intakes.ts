@@ -1,0 +1,74 @@
+import type { Sql } from './sql';
+import type { Intake } from './types';
+
+const selectIntake = (sql: Sql) => sql`select id, step, data, quilt_id, version, updated_at from intake`;
+
+/** Talks that have not become a quilt yet, newest first. */
+export const readOpenIntakes = (sql: Sql): Promise<Intake[]> => sql<Intake[]>`
+  ${selectIntake(sql)} where quilt_id is null order by updated_at desc limit 20`;
+
+export async function readIntake(sql: Sql, id: string): Promise<Intake | null> {
+  const [row] = await sql<Intake[]>`${selectIntake(sql)} where id = ${id}`;
+  return row ?? null;
+}
+
+export const insertIntake = (sql: Sql, id: string) => sql`insert into intake (id) values (${id})`;
+
+/** Keeps what was said so far; false when another window has gone on with it. */
+export async function updateIntake(
+  sql: Sql,
+  id: string,
+  step: number,
+  data: object,
+  version: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update intake set step = ${step}, data = ${sql.json(data as never)}, version = version + 1, updated_at = now()
+    where id = ${id} and version = ${version} and quilt_id is null returning id`;
+  return rows.length === 1;
+}
+
+/** The talk has become a quilt; its photographs go with it. */
+export async function closeIntake(sql: Sql, id: string, quiltId: string): Promise<boolean> {
+  const rows = await sql`
+    update intake set quilt_id = ${quiltId}, version = version + 1 where id = ${id} and quilt_id is null returning id`;
+  await sql`update photograph set quilt_id = ${quiltId} where intake_id = ${id}`;
+  return rows.length === 1;
+}
+
+export interface Photograph {
+  id: string;
+  takenAt: Date;
+}
+
+export const readPhotographs = (
+  sql: Sql,
+  of: { intakeId: string } | { quiltId: string },
+): Promise<Photograph[]> =>
+  'intakeId' in of
+    ? sql<
+        Photograph[]
+      >`select id, taken_at from photograph where intake_id = ${of.intakeId} order by taken_at`
+    : sql<Photograph[]>`select id, taken_at from photograph where quilt_id = ${of.quiltId} order by taken_at`;
+
+export async function readPhotographBytes(
+  sql: Sql,
+  id: string,
+): Promise<{ mime: string; bytes: Buffer } | null> {
+  const [row] = await sql<
+    { mime: string; bytes: Buffer }[]
+  >`select mime, bytes from photograph where id = ${id}`;
+  return row ?? null;
+}
+
+export const insertPhotograph = (
+  sql: Sql,
+  id: string,
+  intakeId: string,
+  mime: string,
+  bytes: Uint8Array,
+) => sql`
+  insert into photograph (id, intake_id, mime, bytes) values (${id}, ${intakeId}, ${mime}, ${Buffer.from(bytes)})`;
+
+export const deletePhotograph = (sql: Sql, id: string) =>
+  sql`delete from photograph where id = ${id} and quilt_id is null`;

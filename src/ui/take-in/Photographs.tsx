@@ -1,0 +1,91 @@
+'use client';
+import { ImagePlus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { removePhotographAction } from '@/app/server-actions';
+import type { Result } from '@/actions/result';
+
+/** Longest side kept, px: enough to see a stain or a pocket. */
+const LONGEST = 1600;
+
+/** Photographs of the bundle, made smaller here before they are kept; where they were taken is left out. */
+export function Photographs({ intakeId, first }: { intakeId: string; first: string[] }) {
+  const [ids, setIds] = useState(first);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const add = async (files: FileList | null) => {
+    setProblem(null);
+    setBusy(true);
+    for (const file of files ?? []) {
+      try {
+        const body = await smaller(file);
+        const r = (await (
+          await fetch(`/photographs/${intakeId}`, { method: 'POST', body })
+        ).json()) as Result<{ id: string }>;
+        if (r.ok) setIds((now) => [...now, r.value.id]);
+        else setProblem(r.problems[0]!.message);
+      } catch {
+        setProblem(`“${file.name}” cannot be read as a photograph.`);
+      }
+    }
+    setBusy(false);
+  };
+  return (
+    <fieldset className="mt-5">
+      <legend className="text-[17px] font-semibold">Photographs</legend>
+      <ul className="mt-1 flex flex-wrap gap-3">
+        {ids.map((id, i) => (
+          <li key={id} className="relative">
+            {/* eslint-disable-next-line @next/next/no-img-element -- a photograph from this app's own database */}
+            <img src={`/photographs/${id}`} alt={`Photograph ${i + 1}`} className="h-[110px] border" />
+            <button
+              type="button"
+              aria-label={`Remove photograph ${i + 1}`}
+              onClick={() =>
+                void removePhotographAction({ key: crypto.randomUUID(), id }).then(
+                  (r) => r.ok && setIds(ids.filter((x) => x !== id)),
+                )
+              }
+              className="absolute right-0 bottom-0 grid size-11 place-items-center border bg-cloth"
+            >
+              <Trash2 size={18} aria-hidden />
+            </button>
+          </li>
+        ))}
+        <li>
+          <label className="grid h-[110px] w-[130px] cursor-pointer place-items-center border-2 border-dashed border-rule text-center has-focus-visible:outline-3 has-focus-visible:outline-solid has-focus-visible:outline-indigo">
+            <span>
+              <ImagePlus size={24} className="mx-auto" aria-hidden />
+              {busy ? 'Keeping …' : 'Add'}
+            </span>
+            <input
+              type="file"
+              accept="image/*"
+              multiple
+              className="sr-only"
+              aria-label="Add photographs"
+              onChange={(e) => void add(e.target.files)}
+            />
+          </label>
+        </li>
+      </ul>
+      {problem && (
+        <p role="alert" className="mt-1 font-medium text-madder">
+          {problem}
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+/** The picture drawn anew at a smaller size: upright, and without anything the camera wrote beside it. */
+async function smaller(file: File): Promise<Blob> {
+  const image = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  const scale = Math.min(1, LONGEST / Math.max(image.width, image.height));
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(image.width * scale)),
+    Math.max(1, Math.round(image.height * scale)),
+  );
+  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
+  image.close();
+  return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
+}

@@ -1,0 +1,396 @@
+'use client';
+import { Plus, Trash2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { keepIntakeAction, takeInAction } from '@/app/server-actions';
+import type { Problem } from '@/actions/result';
+import { measure } from '@/core/plan/measure';
+import type { Machine, StudioBatting, StudioFabric } from '@/data/types';
+import { Button } from '@/ui/kit/Button';
+import { Choice } from '@/ui/kit/Choice';
+import { ColourField } from '@/ui/kit/ColourField';
+import { TextField } from '@/ui/kit/Field';
+import { numberOf } from '@/ui/kit/number-of';
+import { Problems } from '@/ui/kit/Problems';
+import { fromForm, SpecInput, type Values } from '@/ui/kit/RecordDialog';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import { talkPages } from './pages';
+import { Photographs } from './Photographs';
+import { PlanSketch } from './PlanSketch';
+import { TalkCautions } from './TalkCautions';
+
+interface Cloth {
+  fabricId: string;
+  hex: string;
+  share: string;
+}
+/** Everything said, as it was typed. */
+interface Said {
+  record: Values;
+  widths: string[];
+  lengths: string[];
+  cloths: Cloth[];
+}
+
+const AUTOSAVE_MS = 700;
+
+/** The talk at the counter: five short pages, kept after every pause and at every step. */
+export function Talk(props: {
+  intake: { id: string; step: number; data: Record<string, unknown>; version: number };
+  fabrics: StudioFabric[];
+  battings: StudioBatting[];
+  machines: Machine[];
+  clients: string[];
+  photographs: string[];
+  usualDue: string;
+}) {
+  const router = useRouter();
+  const { intake, fabrics, battings, machines } = props;
+  const pages = useMemo(() => talkPages(props), [props]);
+  const [step, setStep] = useState(intake.step);
+  const [said, setSaid] = useState<Said>(() => beginWith(props));
+  const version = useRef(intake.version);
+  const [kept, setKept] = useState<'kept' | 'keeping' | string>('kept');
+  const dirty = useRef(false);
+  const page = pages[step - 1]!;
+
+  // One save at a time, in order; each carries the version the one before answered.
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const keep = (at: number, what: Said) => {
+    dirty.current = false;
+    setKept('keeping');
+    queue.current = queue.current.then(async () => {
+      const data = { ...what, client: what.record.client, name: what.record.name };
+      try {
+        const r = await keepIntakeAction({
+          key: crypto.randomUUID(),
+          id: intake.id,
+          version: version.current,
+          step: at,
+          data,
+        });
+        if (r.ok) version.current = r.value.version;
+        setKept(r.ok ? 'kept' : r.problems[0]!.message);
+      } catch {
+        setKept(
+          'Not kept yet: the studio’s computer does not answer. What you typed stays here; it is kept at the next change.',
+        );
+      }
+    });
+  };
+  const later = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    if (!dirty.current) return;
+    later.current = setTimeout(() => keep(step, said), AUTOSAVE_MS);
+    return () => clearTimeout(later.current);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a change of what was said is what asks for keeping
+  }, [said]);
+  const change = (part: Partial<Said>) => {
+    dirty.current = true;
+    setSaid((s) => ({ ...s, ...part }));
+  };
+  const set = (name: string, value: Values[string]) => change({ record: { ...said.record, [name]: value } });
+  const go = (to: number) => {
+    clearTimeout(later.current);
+    setStep(to);
+    keep(to, said);
+    window.scrollTo(0, 0);
+  };
+
+  const take = useActionForm(takeInAction, ({ id }) => {
+    toast('It is taken in.');
+    router.push(`/quilts/${id}/take-in`);
+  });
+  const finish = async () => {
+    clearTimeout(later.current);
+    await queue.current;
+    take.send({ ...asForm(said, pages), intakeId: intake.id });
+  };
+  const problemsOn = (i: number): Problem[] =>
+    take.problems.filter((p) =>
+      pages[i]!.paths.some((path) => p.path === path || p.path.startsWith(`${path}.`)),
+    );
+  const at = (path: string) => take.problemAt(path);
+
+  return (
+    <div className="mx-auto max-w-[880px] px-6 pt-4 pb-10">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="flex-1 text-24">Take in: {String(said.record.name || 'a quilt')}</h1>
+        <p
+          role="status"
+          className={kept === 'kept' || kept === 'keeping' ? 'text-ink2' : 'font-medium text-madder'}
+        >
+          {kept === 'kept' ? 'kept' : kept === 'keeping' ? 'keeping …' : kept}
+        </p>
+      </div>
+      <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the talk">
+        {pages.map((p, i) => (
+          <li key={p.title}>
+            <button
+              type="button"
+              aria-current={i + 1 === step ? 'step' : undefined}
+              onClick={() => go(i + 1)}
+              className={`flex min-h-11 items-center gap-2 border-b-[3px] px-3 ${i + 1 === step ? 'border-indigo font-bold' : 'border-transparent'}`}
+            >
+              {i + 1}. {p.title}
+              {problemsOn(i).length > 0 && (
+                <span className="text-madder">({problemsOn(i).length} to mend)</span>
+              )}
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section aria-label={page.title} className="mt-4">
+        <p className="text-[17px]">{page.ask}</p>
+        <div className="mt-3 grid gap-3 sm:grid-cols-2">
+          {page.specs
+            .filter((s) => !s.when || s.when(said.record))
+            .map((s) => (
+              <div key={s.name} className={s.kind === 'long' || s.kind === 'checks' ? 'sm:col-span-2' : ''}>
+                <SpecInput
+                  spec={s}
+                  value={said.record[s.name] ?? ''}
+                  onChange={(v) => set(s.name, v)}
+                  error={at(s.name)}
+                />
+              </div>
+            ))}
+        </div>
+        {step === 2 && <Measures said={said} change={change} at={at} />}
+        {step === 3 && (
+          <>
+            <Cloths cloths={said.cloths} fabrics={fabrics} change={(cloths) => change({ cloths })} at={at} />
+            <Photographs intakeId={intake.id} first={props.photographs} />
+          </>
+        )}
+        {step === 5 && (
+          <PlanSketch
+            values={{ ...said.record, widthIn: meanOf(said.widths), lengthIn: meanOf(said.lengths) }}
+          />
+        )}
+        <TalkCautions
+          step={step}
+          use={String(said.record.use)}
+          features={(said.record.features as string[]) ?? []}
+          battingKind={battings.find((b) => b.id === said.record.battingId)?.kind}
+          clothKinds={said.cloths.map((c) => fabrics.find((f) => f.id === c.fabricId)?.kind ?? 'unknown')}
+          machine={machines.find((m) => m.id === said.record.machineId)}
+          size={[meanOf(said.widths), meanOf(said.lengths)].map(Number) as [number, number]}
+        />
+      </section>
+      {step === 5 && (
+        <div className="mt-3">
+          {take.problems.length > 0 && (
+            <ul role="alert" className="border-l-4 border-madder bg-madder-tint px-3 py-2">
+              {pages.map((p, i) =>
+                problemsOn(i).map((problem) => (
+                  <li key={problem.path}>
+                    <button
+                      type="button"
+                      className="min-h-11 text-left font-medium underline"
+                      onClick={() => go(i + 1)}
+                    >
+                      {p.title}: {problem.message}
+                    </button>
+                  </li>
+                )),
+              )}
+            </ul>
+          )}
+          <Problems problems={take.problems} fields={pages.flatMap((p) => p.paths)} />
+        </div>
+      )}
+      <div className="mt-5 flex gap-3">
+        {step > 1 && (
+          <Button look="quiet" onClick={() => go(step - 1)}>
+            Back
+          </Button>
+        )}
+        {step < 5 ? (
+          <Button look="act" className="flex-1" onClick={() => go(step + 1)}>
+            Go on: {pages[step]!.title}
+          </Button>
+        ) : (
+          <Button look="act" className="flex-1" disabled={take.pending} onClick={() => void finish()}>
+            It is taken in
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function meanOf(three: readonly string[]): string {
+  const numbers = three.map((t) => numberOf(t)).filter((n): n is number => typeof n === 'number');
+  return numbers.length === 0
+    ? ''
+    : String(Math.round((numbers.reduce((a, b) => a + b, 0) / numbers.length) * 8) / 8);
+}
+
+function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters<typeof Talk>[0]): Said {
+  const data = intake.data as Partial<Said>;
+  const cotton = fabrics.find((f) => f.kind === 'quilting-cotton') ?? fabrics[0]!;
+  return {
+    record: {
+      client: '',
+      name: '',
+      use: 'bed',
+      dueOn: usualDue,
+      visibility: 'texture',
+      care: '',
+      wishes: '',
+      features: [],
+      watch: '',
+      battingId: battings.find((b) => b.kind === 'unknown')?.id ?? '',
+      backingId: cotton.id,
+      backingClothIn: '',
+      prewash: false,
+      machineId: machines[0]?.id ?? '',
+      plan: 'bordered',
+      borderIn: '6',
+      sashIn: '2',
+      columns: '3',
+      rows: '4',
+      ...data.record,
+    },
+    widths: data.widths ?? ['', '', ''],
+    lengths: data.lengths ?? ['', '', ''],
+    cloths: data.cloths ?? [{ fabricId: cotton.id, hex: '#9db3b8', share: '100' }],
+  };
+}
+
+const asForm = (said: Said, pages: ReturnType<typeof talkPages>) => ({
+  ...fromForm(
+    pages.flatMap((p) => p.specs),
+    said.record,
+  ),
+  widthsIn: said.widths.map(numberOf),
+  lengthsIn: said.lengths.map(numberOf),
+  fabrics: said.cloths.map((c) => {
+    const share = numberOf(c.share);
+    return { fabricId: c.fabricId, hex: c.hex, share: typeof share === 'number' ? share / 100 : share };
+  }),
+});
+
+const EDGES = {
+  widths: ['at the top', 'in the middle', 'at the bottom'],
+  lengths: ['at the left', 'in the middle', 'at the right'],
+} as const;
+
+function Measures({
+  said,
+  change,
+  at,
+}: {
+  said: Said;
+  change: (part: Partial<Said>) => void;
+  at: (p: string) => string | undefined;
+}) {
+  return (
+    <div className="mt-3 grid gap-6 sm:grid-cols-2">
+      {(['widths', 'lengths'] as const).map((which) => {
+        const numbers = said[which].map((t) => numberOf(t));
+        const sound = numbers.every((n) => typeof n === 'number' && n > 0);
+        const told = sound
+          ? measure(numbers as [number, number, number], which === 'widths' ? 'width' : 'length')
+          : null;
+        return (
+          <fieldset key={which}>
+            <legend className="text-[17px] font-semibold">
+              {which === 'widths' ? 'Widths, in' : 'Lengths, in'}
+            </legend>
+            <div className="mt-1 grid gap-2">
+              {EDGES[which].map((edge, i) => (
+                <TextField
+                  key={edge}
+                  id={`${which}-${i}`}
+                  label={edge}
+                  inputMode="decimal"
+                  value={said[which][i] ?? ''}
+                  onChange={(e) =>
+                    change({ [which]: said[which].map((v, k) => (k === i ? e.target.value : v)) })
+                  }
+                />
+              ))}
+            </div>
+            <p
+              aria-live="polite"
+              className={`mt-2 min-h-11 ${told && told.verdict !== 'square' ? 'font-medium text-weld-text' : 'text-verdigris'}`}
+            >
+              {told?.text}
+            </p>
+            {at(`${which}In`) && (
+              <p role="alert" className="font-medium text-madder">
+                {at(`${which}In`)}
+              </p>
+            )}
+          </fieldset>
+        );
+      })}
+    </div>
+  );
+}
+
+function Cloths({
+  cloths,
+  fabrics,
+  change,
+  at,
+}: {
+  cloths: Cloth[];
+  fabrics: StudioFabric[];
+  change: (cloths: Cloth[]) => void;
+  at: (path: string) => string | undefined;
+}) {
+  const set = (i: number, part: Partial<Cloth>) =>
+    change(cloths.map((c, k) => (k === i ? { ...c, ...part } : c)));
+  return (
+    <fieldset className="mt-4">
+      <legend className="text-[17px] font-semibold">Cloths of the top</legend>
+      <ul className="mt-1 space-y-2">
+        {cloths.map((c, i) => (
+          <li key={i} className="grid items-end gap-2 sm:grid-cols-[1.2fr_1.3fr_90px_44px]">
+            <Choice
+              id={`cloth-${i}`}
+              label="Cloth"
+              value={c.fabricId}
+              onChange={(fabricId) => set(i, { fabricId })}
+              options={fabrics.map((f) => ({ value: f.id, label: f.name }))}
+            />
+            <ColourField
+              id={`cloth-hex-${i}`}
+              label="Colour"
+              value={c.hex}
+              onChange={(hex) => set(i, { hex })}
+              error={at(`fabrics.${i}.hex`)}
+            />
+            <TextField
+              id={`cloth-share-${i}`}
+              label="Share, %"
+              inputMode="decimal"
+              value={c.share}
+              onChange={(e) => set(i, { share: e.target.value })}
+              error={at(`fabrics.${i}.share`)}
+            />
+            <button
+              type="button"
+              aria-label={`Take cloth ${i + 1} out`}
+              disabled={cloths.length === 1}
+              className="grid size-11 place-items-center"
+              onClick={() => change(cloths.filter((_, k) => k !== i))}
+            >
+              <Trash2 size={18} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Button
+        className="mt-2"
+        onClick={() => change([...cloths, { fabricId: fabrics[0]!.id, hex: '#888888', share: '20' }])}
+      >
+        <Plus size={18} aria-hidden /> Another cloth
+      </Button>
+    </fieldset>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { planOrder } from '@/core/order/order';
+
+expose(planOrder);
