@@ -58,14 +58,38 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await expect(page.getByRole('button', { name: /Foam/ })).toBeVisible();
 
     await page.getByRole('link', { name: 'Take in a quilt' }).click();
-    await page.getByLabel('Client').fill('Nan Teller');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByLabel('Client, new or known').fill('Nan Teller');
     await page.getByLabel('The quilt’s name').fill('First Tide');
-    await page.getByLabel('Width').fill('40');
-    await page.getByLabel('Length').fill('50');
+    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Go on: How large' }).click();
+    for (const [i, n] of ['40', '41.5', '40'].entries()) await page.locator(`#widths-${i}`).fill(n);
+    for (const i of [0, 1, 2]) await page.locator(`#lengths-${i}`).fill('50');
+    await expect(page.getByText(/fuller than the edges/)).toBeVisible();
+    await expectAccessible(page);
+    // Left off and gone on with: nothing is lost.
+    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+    await page.waitForTimeout(1200);
+    await page.reload();
+    await expect(page.locator('#widths-1')).toHaveValue('41.5');
+    await page.getByRole('button', { name: 'Go on: What it is made of' }).click();
+    await page.getByLabel('bulky seams').check();
+    await page.getByLabel('Add photographs').setInputFiles('docs/screenshots/rack.png');
+    await expect(page.getByRole('img', { name: 'Photograph 1' })).toBeVisible();
+    await page.getByRole('button', { name: 'Go on: Backing and batting' }).click();
+    await expect(page.getByText(/counts as the strictest/)).toBeVisible();
+    await page.getByRole('button', { name: 'Go on: How it is laid out' }).click();
     await choose(page, 'Laid out as', 'border, blocks and sashing');
     await expect(page.getByRole('img', { name: /Border, Corners, Blocks, Sashing/ })).toBeVisible();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Take it in and match its zones' }).click();
+    await page.getByRole('button', { name: 'It is taken in' }).click();
+    await expect(page.getByRole('heading', { name: 'What came over the counter' })).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Photograph 1 of First Tide' })).toBeVisible();
+    await page.getByRole('link', { name: 'Print the slip' }).click();
+    await expect(page.getByRole('img', { name: /Code that opens/ })).toBeVisible();
+    await page.getByRole('link', { name: 'Back' }).click();
+    await expect(page.getByRole('heading', { name: 'What came over the counter' })).toBeVisible();
+    await page.keyboard.press('2');
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Nm 100');
 

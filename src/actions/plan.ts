@@ -3,7 +3,14 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { planWork, type PlannedZone, type WorkPlan, type WorkPlanRequest } from '@/core/plan/work-plan';
-import { learnSpeed, minutesRange, PRIOR_SPEED, type Range, type SpeedFactor } from '@/core/usage/hours';
+import {
+  learnSpeed,
+  minutesRange,
+  PRIOR_SPEED,
+  type Range,
+  type SpeedFactor,
+  speedForQuilt,
+} from '@/core/usage/hours';
 import { ACT_MIN } from '@/core/usage/sewing-time';
 import { takeMetres } from '@/data/cones';
 import { readMachine } from '@/data/machines';
@@ -83,7 +90,7 @@ export function wholeMinutes(plan: WorkPlan, speed: SpeedFactor): Range {
   const passes = plan.passes?.passes ?? 1;
   const changes = Math.max(0, plan.order.threads.length - 1);
   const overhead = (passes - 1) * PRICES.rollMin + changes * PRICES.changeMin;
-  return minutesRange(plan.minutes.sewing, plan.minutes.acts + overhead, speed);
+  return minutesRange(plan.minutes.sewing, plan.minutes.acts + overhead, speedForQuilt(speed, passes));
 }
 
 /** The speed learned from every pass this studio has logged. */

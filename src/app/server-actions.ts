@@ -1,6 +1,7 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import * as bobbins from '@/actions/bobbins';
+import { layOn } from '@/actions/calendar';
 import * as cloths from '@/actions/cloths';
 import * as cones from '@/actions/cones';
 import * as exchange from '@/actions/exchange';
@@ -73,3 +74,4 @@ export const beginIntakeAction = async (input: unknown) => intakes.beginIntake(i
 export const keepIntakeAction = async (input: unknown) => intakes.keepIntake(input);
 export const removePhotographAction = async (input: unknown) => intakes.removePhotograph(input);
 export const saveMapAction = async (input: unknown) => afterwards(saveMap(input));
+export const layOnAction = async (input: unknown) => afterwards(layOn(input));

@@ -6,7 +6,7 @@ const selectQuilt = (sql: Sql) => sql`
          b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.passes_sewn,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.turn_rule, q.turned,
-         q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.version
+         q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version
   from quilt q join client c on c.id = q.client_id join batting b on b.id = q.batting_id
        join fabric f on f.id = q.backing_id`;
 

@@ -216,6 +216,7 @@ export interface Quilt {
   orderByHand: { pass: number; thread: string }[] | null;
   backingClothIn: number | null;
   prewash: boolean;
+  startsOn: string | null;
   version: number;
 }
 

@@ -5,10 +5,14 @@ import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/g
 import { needleLife } from '@/core/needle/life';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
+import { planWork } from '@/core/plan/work-plan';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
+import { PRIOR_SPEED } from '@/core/usage/hours';
+import { readPlan } from '@/actions/plan';
+import { readQuiltView } from '@/actions/quilt-view';
 import { matchRequest, sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/actions/tests';
 import { insertFault } from '@/data/faults';
@@ -53,6 +57,7 @@ export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Pro
     const fabricIds = await insertFabrics(tx);
     for (const quilt of demoQuilts) await insertQuilt(tx, quilt, machineId, fabricIds, today);
     await sewTests(tx, today, seeded(seed));
+    await fixPasses(tx, today, seeded(seed + 2));
     await noteFaults(tx, today, seeded(seed + 1));
     return true;
   }) as Promise<boolean>;
@@ -202,6 +207,32 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
           ...proofOf((await readSetup(tx, zone.id))!, { rounds, next }, rounds.at(-1)!.id),
           provenAt: rounds.at(-1)!.sewnAt,
         });
+    }
+  }
+}
+
+/** Fixes the passes of the quilts that have come so far, and logs those sewn with the minutes they took. */
+async function fixPasses(tx: Sql, today: Date, random: Random) {
+  const quilts = await tx<{ id: string; passes: number; passesSewn: number }[]>`
+    select id, passes, passes_sewn from quilt where passes is not null order by taken_in_on`;
+  for (const { id, passes: told, passesSewn } of quilts) {
+    const view = (await readQuiltView(tx, id))!;
+    const { request } = await readPlan(tx, view);
+    const plan = planWork({ ...request, speed: PRIOR_SPEED });
+    if (!plan.passes) continue;
+    const { passes, depthsIn, turned } = plan.passes;
+    const all = passesSewn === told;
+    const sewn = all ? passes : Math.min(passes - 1, Math.round((passes * passesSewn) / told));
+    await tx`
+      update quilt set passes = ${passes}, depths_in = ${depthsIn}, turned = ${turned}, passes_sewn = ${sewn}
+      where id = ${id}`;
+    for (let pass = 1; pass <= sewn; pass++) {
+      const predicted = plan.order.cells.filter((c) => c.pass === pass).reduce((m, c) => m + c.minutes, 0);
+      if (predicted < 0.5) continue;
+      await tx`
+        insert into pass_log (id, quilt_id, pass, minutes, predicted_min, at)
+        values (${uuidv7()}, ${id}, ${pass}, ${Math.max(1, Math.round(predicted * Math.exp(0.14 + 0.2 * random.normal())))},
+                ${predicted}, ${subHours(today, 30 * (sewn - pass) + 6)})`;
     }
   }
 }

@@ -1,3 +1,4 @@
+import { dateOfDay, dayNumber } from './days';
 import { dayAfterHours, hoursBetween, type Job, schedule } from './promise';
 
 const week = [4, 4, 4, 4, 4, 0, 0];
@@ -37,4 +38,11 @@ test('a promise in the past has no chance and is overdue; a frame without hours 
   const [late] = schedule([job('a', 4, 2)], week, 7);
   expect(late).toMatchObject({ chance: 0, overdue: true });
   expect(dayAfterHours(0, 1, [0, 0, 0, 0, 0, 0, 0])).toBeGreaterThan(1000);
+});
+
+test('days are counted over the change to summer time and back, from a Monday', () => {
+  expect(dayNumber('2026-11-23') % 7).toBe(0);
+  expect(dayNumber('2027-03-29') - dayNumber('2027-03-28')).toBe(1);
+  expect(dayNumber('2026-10-26') - dayNumber('2026-10-25')).toBe(1);
+  expect(dateOfDay(dayNumber('2028-02-29') + 1)).toBe('2028-03-01');
 });

@@ -20,6 +20,12 @@ export function learnSpeed(logged: readonly { minutes: number; predictedMin: num
   return { mean: sum / weight, sd: Math.sqrt(1 / weight), passes: sound.length };
 }
 
+/** The factor for one quilt of so many passes: what is not known of the hand, and how single passes scatter. */
+export const speedForQuilt = (f: SpeedFactor, passes: number): SpeedFactor => ({
+  ...f,
+  sd: Math.hypot(f.sd, PASS_SD / Math.sqrt(Math.max(1, passes))),
+});
+
 export interface Range {
   low: number;
   mid: number;

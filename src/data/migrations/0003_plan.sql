@@ -17,7 +17,8 @@ alter table quilt
   -- What the client brought or is to be bought; null while it is not known.
   add column backing_cloth_in double precision check (backing_cloth_in between 10 and 200),
   add column prewash boolean not null default false,
-  add column small_with uuid references quilt (id),
+  -- First day it may go on the frame; null: as soon as the frame is free.
+  add column starts_on date,
   add column version integer not null default 1;
 
 -- A talk at the counter, kept at every step; it becomes a quilt at its end.

@@ -18,6 +18,20 @@ import { SymptomPicker } from './SymptomPicker';
 
 const NONE = 'none';
 const FIELDS = ['symptoms', 'xIn', 'yIn', 'pass', 'direction', 'note', 'zoneId'];
+export type FaultQuilt = Pick<
+  Quilt,
+  'id' | 'name' | 'widthIn' | 'lengthIn' | 'passes' | 'depthsIn' | 'turned'
+>;
+
+/** The pass a place lies in, by the passes that are fixed. */
+function passAt(q: FaultQuilt, x: number, y: number): number | null {
+  if (!q.passes) return null;
+  const depths = q.depthsIn ?? Array<number>(q.passes).fill(q.lengthIn / q.passes);
+  let end = 0;
+  const at = depths.findIndex((d) => (q.turned ? x : y) <= (end += d) + 1e-9);
+  return at < 0 ? q.passes : at + 1;
+}
+
 /** A fault as it is noticed: what is seen, where on the quilt, in which pass and direction, and a note. */
 export function FaultDialog({
   quilt,
@@ -25,7 +39,7 @@ export function FaultDialog({
   zoneId,
   onClose,
 }: {
-  quilt: Pick<Quilt, 'id' | 'name' | 'widthIn' | 'lengthIn' | 'passes'>;
+  quilt: FaultQuilt;
   zones: Zone[];
   zoneId?: string;
   onClose: () => void;
@@ -58,8 +72,8 @@ export function FaultDialog({
     setY(String(py));
     const under = zones.find((z) => contains(z.geometry, [px + 0.01, py + 0.01]));
     if (under) setZone(under.id);
-    if (quilt.passes)
-      setPass(String(Math.min(quilt.passes, Math.floor((py / quilt.lengthIn) * quilt.passes) + 1)));
+    const inPass = passAt(quilt, px, py);
+    if (inPass) setPass(String(inPass));
   };
   const [px, py] = [numberOf(x), numberOf(y)];
   const pinned = typeof px === 'number' && typeof py === 'number';
@@ -117,6 +131,7 @@ export function FaultDialog({
                 width={330}
                 maxHeight={230}
                 passes={quilt.passes}
+                bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
                 chosenId={zone === NONE ? undefined : zone}
               >
                 {pinned && <Pin x={px} y={py} n={0} unit={quilt.lengthIn / 220} status="open" />}

@@ -1,6 +1,7 @@
 /** Places and acts that Find offers beside what is stored. */
 export const COMMANDS: readonly { label: string; also: string; href: string }[] = [
   { label: 'Rack', also: 'home quilts week due', href: '/' },
+  { label: 'Calendar', also: 'frame promise dates due ical', href: '/calendar' },
   { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
   {

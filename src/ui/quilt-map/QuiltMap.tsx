@@ -55,7 +55,8 @@ export function QuiltMap(props: QuiltMapProps) {
     x: -MARGIN_IN.left - px(numbers),
     y: -MARGIN_IN.top,
     w: w + MARGIN_IN.left + MARGIN_IN.right + px(numbers),
-    h: l + MARGIN_IN.top + MARGIN_IN.bottom,
+    // A turned quilt has its passes numbered below.
+    h: l + MARGIN_IN.top + MARGIN_IN.bottom + (props.bands?.turned ? px(20) : 0),
   };
   const lines = passLines(props);
   const chosen = zones.find((z) => z.id === chosenId);

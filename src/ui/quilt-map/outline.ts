@@ -5,23 +5,24 @@ import { polyline } from '@/ui/draw/mark';
 export const zonePath = (shape: MultiPolygon): string =>
   shape.map((polygon) => polygon.map((ring) => `${polyline(ring)}Z`).join('')).join('');
 
-const SAMPLES = 12;
+/** A point well inside a zone's largest polygon: of a grid over its bounds, the one farthest from any edge; finer grids for thin shapes. */
+export const spotIn = (shape: MultiPolygon): XY =>
+  spotOnGrid(shape, 12) ?? spotOnGrid(shape, 60) ?? shape[0]![0]![0]!;
 
-/** A point well inside a zone's largest polygon: of a grid over its bounds, the one farthest from any edge. */
-export function spotIn(shape: MultiPolygon): XY {
+function spotOnGrid(shape: MultiPolygon, samples: number): XY | null {
   const largest = [...shape].sort((a, b) => ringArea(b[0]!) - ringArea(a[0]!))[0]!;
   const { x0, y0, x1, y1 } = boundsOf([largest]);
-  let best: { at: XY; clear: number } = { at: [(x0 + x1) / 2, (y0 + y1) / 2], clear: -1 };
-  for (let i = 1; i < SAMPLES; i++)
-    for (let j = 1; j < SAMPLES; j++) {
-      const at: XY = [x0 + ((x1 - x0) * i) / SAMPLES, y0 + ((y1 - y0) * j) / SAMPLES];
+  let best: { at: XY; clear: number } | null = null;
+  for (let i = 1; i < samples; i++)
+    for (let j = 1; j < samples; j++) {
+      const at: XY = [x0 + ((x1 - x0) * i) / samples, y0 + ((y1 - y0) * j) / samples];
       if (!contains([largest], at)) continue;
       const clear = Math.min(
         ...largest.flatMap((ring) => ring.map((p, k) => distance(at, p, ring[(k + 1) % ring.length]!))),
       );
-      if (clear > best.clear) best = { at, clear };
+      if (!best || clear > best.clear) best = { at, clear };
     }
-  return best.at;
+  return best?.at ?? null;
 }
 
 /** Distance from a point to a straight edge. */

@@ -77,6 +77,8 @@ export function QuiltFrame({
           widthIn: quilt.widthIn,
           lengthIn: quilt.lengthIn,
           passes: quilt.passes,
+          depthsIn: quilt.depthsIn,
+          turned: quilt.turned,
         }}
         zones={zones}
         zoneId={zoneId}

@@ -2,7 +2,8 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { Fault, Quilt, Zone } from '@/data/types';
+import type { Fault, Zone } from '@/data/types';
+import type { FaultQuilt } from '@/ui/faults/FaultDialog';
 import { Button } from '@/ui/kit/Button';
 
 // Dialogs come when they are first opened, so that the page itself stays light.
@@ -23,7 +24,7 @@ const typing = (target: EventTarget | null) =>
 
 /** The keys of a quilt's pages, the fault button, and their dialogs. Single letters are off while typing. */
 export function QuiltKeys(props: {
-  quilt: Pick<Quilt, 'id' | 'name' | 'widthIn' | 'lengthIn' | 'passes'>;
+  quilt: FaultQuilt;
   zones: Zone[];
   zoneId?: string;
   page: string;

@@ -16,6 +16,8 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
         zones={zones}
         width={186}
         maxHeight={215}
+        passes={quilt.passes}
+        bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
         passesSewn={quilt.passesSewn}
         pins={faults}
       />

@@ -6,6 +6,7 @@ export interface Place {
 
 export const PLACES: readonly Place[] = [
   { href: '/', label: 'Rack' },
+  { href: '/calendar', label: 'Calendar' },
   { href: '/shelf', label: 'Thread shelf' },
   { href: '/workroom', label: 'Workroom' },
 ];

@@ -1,0 +1,176 @@
+import 'reflect-metadata';
+import { format } from 'date-fns';
+import ical from 'ical-generator';
+import Papa from 'papaparse';
+import { dateOfDay, dayNumber } from '@/core/calendar/days';
+import { type Job, schedule, type Scheduled } from '@/core/calendar/promise';
+import { planWork } from '@/core/plan/work-plan';
+import { readShelf } from '@/data/cones';
+import { readMachines } from '@/data/machines';
+import { readRack } from '@/data/quilts';
+import { readAllSetups } from '@/data/setups';
+import type { Sql } from '@/data/sql';
+import { readStudio } from '@/data/studio';
+import type { Machine, Quilt, Studio } from '@/data/types';
+import { readAllZones } from '@/data/zones';
+import { planRequest, readSpeed, wholeMinutes } from './plan';
+import { sewnShare } from './quilt-work';
+import { conflict, done, refuse, type Result } from './result';
+import { Day, FormKey, Id, Maybe, Version } from './rules';
+import { MEANWHILE, save } from './save';
+
+export interface CalendarJob extends Scheduled {
+  quilt: Pick<Quilt, 'id' | 'name' | 'client' | 'dueOn' | 'version' | 'step'> & { startsOn: string | null };
+  onFrame: boolean;
+}
+
+export interface CalendarView {
+  machines: Machine[];
+  jobs: CalendarJob[];
+  studio: Studio;
+  today: number;
+}
+
+/** Quilts drawn on the calendar at most; the soonest. */
+const MOST_JOBS = 120;
+
+/** Every quilt still to be sewn, laid on its machine's frame one after another. */
+export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | null> {
+  const [studio, machines, quilts, zones, setups, shelf, speed] = await Promise.all([
+    readStudio(sql),
+    readMachines(sql),
+    readRack(sql),
+    readAllZones(sql),
+    readAllSetups(sql),
+    readShelf(sql),
+    readSpeed(sql),
+  ]);
+  if (!studio) return null;
+  const today = dayNumber(format(now, 'yyyy-MM-dd'));
+  const cones = new Map(shelf.map((c) => [c.id, c]));
+  const byZone = new Map(setups.map((s) => [s.zoneId, s]));
+  const open = quilts.filter((q) => q.step !== 'hand-back').slice(0, MOST_JOBS);
+  const jobs = open.flatMap((quilt): (Job & { quilt: Quilt })[] => {
+    const machine = machines.find((m) => m.id === quilt.machineId);
+    if (!machine) return [];
+    const own = zones.filter((z) => z.quiltId === quilt.id);
+    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, studio, speed });
+    const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed);
+    const left = 1 - sewnShare(quilt);
+    const hours = {
+      low: (minutes.low * left) / 60,
+      mid: (minutes.mid * left) / 60,
+      high: (minutes.high * left) / 60,
+    };
+    return [
+      {
+        id: quilt.id,
+        machineId: machine.id,
+        fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
+        hours,
+        dueDay: dayNumber(quilt.dueOn),
+        quilt,
+      },
+    ];
+  });
+  // What is on the frame is finished first; then by the day they were laid on, then by promise.
+  jobs.sort(
+    (a, b) =>
+      Number(b.quilt.onFrameSince !== null) - Number(a.quilt.onFrameSince !== null) ||
+      Math.max(a.fromDay, today) - Math.max(b.fromDay, today) ||
+      a.dueDay - b.dueDay,
+  );
+  return {
+    studio,
+    machines,
+    today,
+    jobs: schedule(jobs, studio.dayHours, today).map((s, i) => {
+      const { quilt } = jobs[i]!;
+      return {
+        ...s,
+        quilt: {
+          id: quilt.id,
+          name: quilt.name,
+          client: quilt.client,
+          dueOn: quilt.dueOn,
+          version: quilt.version,
+          step: quilt.step,
+          startsOn: quilt.startsOn,
+        },
+        onFrame: quilt.onFrameSince !== null,
+      };
+    }),
+  };
+}
+
+export class LayOn {
+  @FormKey() key!: string;
+  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @Version() version!: number;
+  /** Nothing: as soon as the frame is free. */
+  @Maybe() @Day('Give a day.') startsOn?: string | null;
+  @Maybe() @Day('Give a day.') dueOn?: string | null;
+}
+
+/** Moves the day a quilt may go on the frame, or the day it is promised for. */
+export const layOn = (input: unknown): Promise<Result<{ id: string }>> =>
+  save<LayOn, { id: string }>(
+    'lay-on',
+    LayOn,
+    input,
+    async (tx, form) => {
+      if (form.dueOn && form.dueOn < format(new Date(), 'yyyy-MM-dd'))
+        return refuse('That day is past. Promise a day to come.', 'dueOn');
+      const rows = await tx`
+        update quilt set starts_on = ${form.startsOn ?? null}, due_on = coalesce(${form.dueOn ?? null}, due_on), version = version + 1
+        where id = ${form.quiltId} and version = ${form.version} returning id`;
+      return rows.length === 1 ? done({ id: form.quiltId }) : conflict(MEANWHILE);
+    },
+    { quilt_check: ['dueOn', 'It cannot be promised for a day before it came.'] },
+  );
+
+/** The calendar as iCalendar: days at the frame, and the promises. */
+export function calendarIcs(view: CalendarView): string {
+  const cal = ical({
+    name: `${view.studio.name}: the frame`,
+    prodId: { company: 'Tidy Spool', product: 'frame calendar', language: 'EN' },
+  });
+  const machine = (id: string) => view.machines.find((m) => m.id === id)?.name ?? '';
+  const day = (n: number) => new Date(`${dateOfDay(n)}T00:00:00Z`);
+  for (const j of view.jobs) {
+    cal.createEvent({
+      id: `${j.id}-frame@tidy-spool`,
+      start: day(j.startDay),
+      end: day(j.endDay + 1),
+      allDay: true,
+      timezone: 'UTC',
+      summary: `${j.quilt.name} on ${machine(j.machineId)}`,
+      description: `${j.quilt.client}. About ${j.hours.mid.toFixed(1)} h at the frame; done by ${dateOfDay(j.sureDay)} four times in five.`,
+    });
+    cal.createEvent({
+      id: `${j.id}-due@tidy-spool`,
+      start: day(j.dueDay),
+      end: day(j.dueDay + 1),
+      allDay: true,
+      timezone: 'UTC',
+      summary: `${j.quilt.name} promised to ${j.quilt.client}`,
+    });
+  }
+  return cal.toString();
+}
+
+export const calendarCsv = (view: CalendarView): string =>
+  Papa.unparse(
+    view.jobs.map((j) => ({
+      Quilt: j.quilt.name,
+      Client: j.quilt.client,
+      Machine: view.machines.find((m) => m.id === j.machineId)?.name ?? '',
+      'Hours left': j.hours.mid.toFixed(1),
+      'On the frame from': dateOfDay(j.startDay),
+      Until: dateOfDay(j.endDay),
+      'Four in five by': dateOfDay(j.sureDay),
+      Promised: j.quilt.dueOn,
+      'Chance %': Math.round(j.chance * 100),
+    })),
+    { escapeFormulae: true, newline: '\r\n' },
+  );

@@ -1,0 +1,19 @@
+import { readCalendar } from '@/actions/calendar';
+import { db } from '@/data/sql';
+import { CalendarBench } from '@/ui/calendar/CalendarBench';
+
+export const metadata = { title: 'Calendar' };
+
+export default async function CalendarPage() {
+  const view = await readCalendar(db(), new Date());
+  return (
+    view && (
+      <CalendarBench
+        today={view.today}
+        week={view.studio.dayHours}
+        machines={view.machines.map((m) => ({ id: m.id, name: m.name }))}
+        jobs={view.jobs}
+      />
+    )
+  );
+}

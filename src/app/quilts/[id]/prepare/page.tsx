@@ -1,0 +1,46 @@
+import { battings } from '@/core/tables/battings';
+import { fabrics } from '@/core/tables/fabrics';
+import { readRack } from '@/data/quilts';
+import { db } from '@/data/sql';
+import { readStudio } from '@/data/studio';
+import { PrepareBench } from '@/ui/prepare/PrepareBench';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
+
+export const metadata = { title: 'Backing and binding' };
+/** Quilts up to this side may share a backing, inches. */
+const SMALL_IN = 60;
+
+export default async function PreparePage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt } = view;
+  const [studio, rack] = await Promise.all([readStudio(db()), readRack(db())]);
+  const cloth = fabrics.get(quilt.backingKind);
+  return (
+    <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
+      <PrepareBench
+        quilt={{ id: quilt.id, name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
+        units={studio!.units}
+        start={{
+          clothIn: quilt.backingClothIn ?? (quilt.backingKind === 'sateen-wide' ? 108 : 44),
+          marginIn: studio!.marginIn,
+          testMarginIn: studio!.testMarginIn,
+          prewash: quilt.prewash || studio!.prewashSchool === 'always' || quilt.backingKind === 'flannel',
+          shrinkPct: cloth.shrinkPct,
+          stretch: cloth.stretch >= 2,
+          nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),
+        }}
+        backing={quilt.backing}
+        battingShrinkPct={battings.get(quilt.battingKind).shrinkPct}
+        batting={quilt.batting}
+        frameIn={machine.frameIn}
+        others={rack
+          .filter(
+            (q) => q.id !== quilt.id && q.step !== 'hand-back' && Math.max(q.widthIn, q.lengthIn) <= SMALL_IN,
+          )
+          .slice(0, 30)
+          .map((q) => ({ id: q.id, name: q.name, widthIn: q.widthIn, lengthIn: q.lengthIn }))}
+      />
+    </QuiltFrame>
+  );
+}

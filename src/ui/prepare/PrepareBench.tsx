@@ -1,0 +1,329 @@
+'use client';
+import { useState } from 'react';
+import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
+import { packSmall } from '@/core/backing/pack';
+import { safety } from '@/core/cautions/cautions';
+import { CoreError } from '@/core/notes';
+import { lengthText } from '@/core/units/length-text';
+import type { Studio } from '@/data/types';
+import { DrawingSvg } from '@/ui/draw/Marks';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { TextField } from '@/ui/kit/Field';
+import { numberOf } from '@/ui/kit/number-of';
+import { Shown } from '@/ui/kit/Shown';
+import { cuttingDiagram, packedDiagram } from './cutting';
+
+const LAYOUT_WORD = {
+  whole: 'in one piece',
+  'whole-turned': 'in one piece, turned',
+  'vertical-seams': 'lengths joined, seams down',
+  'horizontal-seams': 'widths joined, seams across',
+} as const;
+const SELVAGE_IN = 0.5;
+const BETWEEN_IN = 4;
+
+interface Small {
+  id: string;
+  name: string;
+  widthIn: number;
+  lengthIn: number;
+}
+
+/** Backing, binding and batting: what to buy and how to cut it, worked out as it is typed. */
+export function PrepareBench({
+  quilt,
+  units,
+  start,
+  backing,
+  batting,
+  battingShrinkPct,
+  frameIn,
+  others,
+}: {
+  quilt: Small;
+  units: Studio['units'];
+  start: {
+    clothIn: number;
+    marginIn: number;
+    testMarginIn: number;
+    prewash: boolean;
+    shrinkPct: number;
+    stretch: boolean;
+    nap: boolean;
+  };
+  backing: string;
+  batting: string;
+  battingShrinkPct: number;
+  frameIn: number;
+  others: Small[];
+}) {
+  const [cloth, setCloth] = useState(String(start.clothIn));
+  const [margin, setMargin] = useState(String(start.marginIn));
+  const [testMargin, setTestMargin] = useState(String(start.testMarginIn));
+  const [shrink, setShrink] = useState(String(start.shrinkPct));
+  const [prewash, setPrewash] = useState(start.prewash);
+  const [stretch, setStretch] = useState(start.stretch);
+  const [nap, setNap] = useState(start.nap);
+  const [strip, setStrip] = useState('2.5');
+  const [way, setWay] = useState(0);
+  const [withOthers, setWithOthers] = useState<string[]>([]);
+  const n = (t: string) => {
+    const x = numberOf(t);
+    return typeof x === 'number' && x >= 0 ? x : null;
+  };
+  const [clothIn, marginIn, testIn, shrinkPct, stripIn] = [cloth, margin, testMargin, shrink, strip].map(n);
+  const plan = attempt(() =>
+    planBacking({
+      quilt,
+      marginIn: marginIn ?? 0,
+      testMarginIn: testIn ?? 0,
+      cloth: {
+        widthIn: clothIn ?? 0,
+        selvageIn: SELVAGE_IN,
+        shrinkagePct: prewash ? Math.min(30, shrinkPct ?? 0) : 0,
+        stretch,
+        nap,
+      },
+    }),
+  );
+  const binding = attempt(() => planBinding(quilt, { widthIn: 44 }, stripIn ?? 0));
+  const smalls = [quilt, ...others.filter((o) => withOthers.includes(o.id))];
+  const packed = attempt(() => packSmall(smalls, (clothIn ?? 0) - 2 * SELVAGE_IN, BETWEEN_IN));
+  const chosen = typeof plan === 'string' ? null : (plan.ways[Math.min(way, plan.ways.length - 1)] ?? null);
+  const length = (inches: number) => lengthText(inches, units);
+  return (
+    <>
+      <h2 className="text-24">Backing, binding and batting</h2>
+      <div className="mt-2 grid grid-cols-2 gap-3 border-t-2 border-ink pt-3 md:grid-cols-4">
+        <TextField
+          id="cloth"
+          label={`${backing}, width`}
+          hint="in"
+          inputMode="decimal"
+          value={cloth}
+          onChange={(e) => setCloth(e.target.value)}
+          error={clothIn ? undefined : 'Give the width in inches.'}
+        />
+        <TextField
+          id="margin"
+          label="Margin each side"
+          hint="in"
+          inputMode="decimal"
+          value={margin}
+          onChange={(e) => setMargin(e.target.value)}
+        />
+        <TextField
+          id="test"
+          label="More on the test side"
+          hint="in"
+          inputMode="decimal"
+          value={testMargin}
+          onChange={(e) => setTestMargin(e.target.value)}
+        />
+        <TextField
+          id="shrink"
+          label="Shrinks"
+          hint="%"
+          inputMode="decimal"
+          value={shrink}
+          onChange={(e) => setShrink(e.target.value)}
+        />
+      </div>
+      <div className="flex flex-wrap gap-x-6">
+        {(
+          [
+            ['prewashed, or to be', prewash, setPrewash],
+            ['stretches', stretch, setStretch],
+            ['has a nap', nap, setNap],
+          ] as const
+        ).map(([label, on, set]) => (
+          <label key={label} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--indigo)"
+              checked={on}
+              onChange={(e) => set(e.target.checked)}
+            />
+            {label}
+          </label>
+        ))}
+      </div>
+      {typeof plan === 'string' ? (
+        <p role="alert" className="mt-2 font-medium text-madder">
+          {plan}
+        </p>
+      ) : (
+        chosen && (
+          <Ways plan={plan} chosen={chosen} pick={setWay} length={length} quilt={quilt} clothIn={clothIn!} />
+        )
+      )}
+      <div className="mt-6 grid gap-8 md:grid-cols-2">
+        <section aria-label="Binding">
+          <h3 className="border-t-2 border-ink pt-2 text-20">Binding</h3>
+          <div className="mt-2 w-40">
+            <TextField
+              id="strip"
+              label="Strips cut at"
+              hint="in"
+              inputMode="decimal"
+              value={strip}
+              onChange={(e) => setStrip(e.target.value)}
+            />
+          </div>
+          {typeof binding === 'string' ? (
+            <p className="mt-2 font-medium text-madder">{binding}</p>
+          ) : (
+            <p className="mt-2">
+              <b>
+                <Shown kind="predicted">{binding.strips} strips</Shown>
+              </b>{' '}
+              across 44 in cloth: {length(binding.buyIn)} of it.
+            </p>
+          )}
+        </section>
+        <section aria-label="Batting">
+          <h3 className="border-t-2 border-ink pt-2 text-20">Batting</h3>
+          <p className="mt-2">
+            {batting}: cut{' '}
+            <b>
+              <Shown kind="predicted">
+                {length(quilt.widthIn + 2 * (marginIn ?? 0))} by{' '}
+                {length(quilt.lengthIn + 2 * (marginIn ?? 0))}
+              </Shown>
+            </b>
+            . It shrinks about {battingShrinkPct} % in the first wash.
+          </p>
+        </section>
+      </div>
+      {others.length > 0 && (
+        <section aria-label="Several on one backing" className="mt-6">
+          <h3 className="border-t-2 border-ink pt-2 text-20">Several small quilts on this backing</h3>
+          <div className="flex flex-wrap gap-x-6">
+            {others.map((o) => (
+              <label key={o.id} className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-(--indigo)"
+                  checked={withOthers.includes(o.id)}
+                  onChange={(e) =>
+                    setWithOthers(
+                      e.target.checked ? [...withOthers, o.id] : withOthers.filter((x) => x !== o.id),
+                    )
+                  }
+                />
+                {o.name}, {o.widthIn} × {o.lengthIn} in
+              </label>
+            ))}
+          </div>
+          {withOthers.length > 0 &&
+            (typeof packed === 'string' ? (
+              <p className="mt-2 font-medium text-madder">{packed.replace(/“.*?”/, 'One of them')}</p>
+            ) : (
+              <>
+                <p className="mt-1">
+                  {length(packed.lengthIn)} of {clothIn} in cloth, {BETWEEN_IN} in between and round them,{' '}
+                  {Math.round(packed.wasteIn2)} in² left over.
+                  {clothIn! > frameIn && ' Wider than the frame: pin them in one row less.'}
+                </p>
+                <DrawingSvg
+                  drawing={packedDiagram({
+                    widthIn: clothIn! - 2 * SELVAGE_IN,
+                    lengthIn: packed.lengthIn,
+                    placed: packed.placed,
+                    nameOf: (id) => smalls.find((s) => s.id === id)!.name,
+                  })}
+                  className="mt-1 h-auto max-w-full"
+                  title={`${smalls.length} quilts on one backing: ${packed.placed.map((p) => smalls.find((s) => s.id === p.id)!.name).join(', then ')}`}
+                />
+              </>
+            ))}
+        </section>
+      )}
+      <p className="mt-4">
+        <CautionLine caution={safety('fumes-fibres', 'note')} />
+      </p>
+    </>
+  );
+}
+
+function Ways({
+  plan,
+  chosen,
+  pick,
+  length,
+  quilt,
+  clothIn,
+}: {
+  plan: Backing;
+  chosen: Backing['ways'][number];
+  pick: (i: number) => void;
+  length: (inches: number) => string;
+  quilt: Small;
+  clothIn: number;
+}) {
+  return (
+    <>
+      <table className="mt-2 w-full border-t-2 border-ink">
+        <thead>
+          <tr className="text-left text-13 text-ink2">
+            {['', 'Way', 'Pieces', 'Buy', 'Yards', 'Left over'].map((h) => (
+              <th key={h} className="py-1 pr-3 font-medium">
+                {h || <span className="sr-only">Pick</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {plan.ways.map((w, i) => (
+            <tr key={w.layout} className={`border-t ${w === chosen ? 'bg-indigo-tint' : ''}`}>
+              <td className="w-11 py-1 pl-2">
+                <input
+                  type="radio"
+                  name="way"
+                  aria-label={LAYOUT_WORD[w.layout]}
+                  className="size-5 accent-(--indigo)"
+                  checked={w === chosen}
+                  onChange={() => pick(i)}
+                />
+              </td>
+              <td className="py-2 pr-3 font-semibold">{LAYOUT_WORD[w.layout]}</td>
+              <td className="pr-3">{w.panels}</td>
+              <td className="pr-3">
+                <Shown kind="predicted">{length(w.buyIn)}</Shown>
+              </td>
+              <td className="pr-3">{w.buyYd.toFixed(2)}</td>
+              <td>{Math.round(w.wasteIn2)} in²</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ul className="mt-1 space-y-1">
+        {plan.cautions.map((c) => (
+          <li key={c.code}>
+            <CautionLine caution={c} />
+          </li>
+        ))}
+      </ul>
+      <DrawingSvg
+        drawing={cuttingDiagram({
+          way: chosen,
+          clothIn,
+          selvageIn: SELVAGE_IN,
+          needed: plan.neededIn,
+          quilt,
+        })}
+        className="mt-2 h-auto max-w-full"
+        title={`Cutting: ${LAYOUT_WORD[chosen.layout]}, ${chosen.panels} pieces of ${(chosen.buyIn / chosen.panels).toFixed(1)} in`}
+      />
+    </>
+  );
+}
+
+function attempt<T>(work: () => T): T | string {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof CoreError) return error.message;
+    throw error;
+  }
+}

@@ -1,0 +1,157 @@
+import { readFileSync } from 'node:fs';
+import { expect, expectAccessible, openQuilt, test } from './studio';
+
+const stepTo = async (page: import('@playwright/test').Page, name: string) =>
+  page
+    .getByRole('navigation', { name: /Steps/ })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
+
+test('the plan: passes fixed, the order laid by hand, the frame, a pass logged', async ({ page }) => {
+  await openQuilt(page, 'Long Gallery');
+  await stepTo(page, 'Quilt');
+  await expect(page.getByRole('heading', { name: 'Plan of Long Gallery' })).toBeVisible();
+  await expect(page.getByText(/Rolls and thread changes/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Fix these \d+ passes/ }).click();
+  await expect(page.getByText(/passes are fixed/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put it on the frame' })).toBeVisible();
+  await expect(page.getByText(/Rolls and thread changes/)).toBeVisible();
+  await page.waitForTimeout(500);
+  const grip = page.getByRole('button', { name: /^Move step 1:/ });
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(250);
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/as you laid it; worked out it would be/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep my order' }).click();
+  await expect(page.getByText('Your order is kept.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/as you laid it/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the frame' }).click();
+  await expect(page.getByText('Another quilt is on this frame. Take it off first.')).toBeVisible();
+
+  await openQuilt(page, 'Harbour Lights');
+  await stepTo(page, 'Quilt');
+  const next = page.getByLabel(/^Minutes for pass/);
+  await next.fill('soon');
+  await page.getByRole('button', { name: /^Pass \d is done/ }).click();
+  await expect(page.getByText('Minutes: give a number.')).toBeVisible();
+  await next.fill('31');
+  await page.getByRole('button', { name: /^Pass \d is done/ }).click();
+  await expect(page.getByText(/Pass \d is logged/)).toBeVisible();
+});
+
+test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
+  await openQuilt(page, 'Salt Pans');
+  await stepTo(page, 'Take in');
+  await page.getByRole('link', { name: 'Draw the map' }).click();
+  await expect(page.getByRole('heading', { name: 'Map of Salt Pans' })).toBeVisible();
+  await expectAccessible(page);
+  const map = page.getByRole('group', { name: /^Quilt map/ });
+  const zones = page.getByRole('list', { name: 'Zones' }).getByRole('listitem');
+  const before = await zones.count();
+  const box = (await map.boundingBox())!;
+  const at = (x: number, y: number) => map.click({ position: { x: box.width * x, y: box.height * y } });
+  await page.getByRole('radio', { name: 'Cut' }).click();
+  await at(0.5, 0.05);
+  await at(0.5, 0.95);
+  expect(await zones.count()).toBeGreaterThan(before);
+  await page.keyboard.press('Control+z');
+  await expect(zones).toHaveCount(before);
+  await page.getByRole('radio', { name: 'Draw' }).click();
+  for (const [x, y] of [
+    [0.3, 0.3],
+    [0.6, 0.3],
+    [0.6, 0.6],
+  ] as const)
+    await at(x, y);
+  await page.getByRole('button', { name: 'Close the shape' }).click();
+  await expect(zones).toHaveCount(before + 1);
+  await page
+    .getByLabel(/^Name of zone/)
+    .last()
+    .fill('Sail');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as SVG' }).click(),
+  ]);
+  const svg = readFileSync((await download.path())!, 'utf8');
+  expect(svg).toContain('<title>Sail</title>');
+  // A corner moved with the arrows keeps its neighbours: still no hole.
+  await page.getByRole('radio', { name: 'Pick and drag' }).click();
+  await page
+    .getByRole('checkbox', { name: /^Pick zone/ })
+    .last()
+    .check();
+  await page.getByRole('button', { name: /^Corner 1 of Sail/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/belong to no zone|overlap/)).toBeHidden();
+  await page.getByRole('button', { name: 'Keep this map' }).click();
+  await expect(page.getByText(/The map is kept/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /Sail/ })).toBeVisible();
+
+  // The file brings the same map back.
+  await page.getByRole('link', { name: 'Draw the map' }).click();
+  await page
+    .getByLabel('From SVG')
+    .setInputFiles({ name: 'map.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
+  await expect(page.getByText(/shapes are laid on the map/)).toBeVisible();
+  await page
+    .getByLabel('From SVG')
+    .setInputFiles({ name: 'bad.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('not svg') });
+  await expect(page.getByText('This file is not SVG.')).toBeVisible();
+});
+
+test('backing and binding redraw as they are typed', async ({ page }) => {
+  await openQuilt(page, 'Harbour Lights');
+  await stepTo(page, 'Take in');
+  await page.getByRole('link', { name: 'Backing and binding' }).click();
+  await page.getByLabel(/width/).first().fill('108');
+  await expect(page.getByRole('img', { name: /^Cutting: in one piece/ })).toBeVisible();
+  await page.getByLabel(/width/).first().fill('3');
+  await expect(page.getByRole('alert').first()).toContainText('too narrow');
+  await page.getByLabel(/width/).first().fill('108');
+  await page.getByLabel(/^Signal Flags/).check();
+  await expect(page.getByRole('img', { name: /2 quilts on one backing/ })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the calendar: moved with the arrows, promised anew, out as iCalendar and CSV', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/calendar');
+  await expectAccessible(page);
+  const bar = page.getByRole('button', { name: /^Lantern Row:/ });
+  const before = await bar.getAttribute('aria-label');
+  await bar.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The calendar is laid anew.')).toBeVisible();
+  await expect(bar).not.toHaveAttribute('aria-label', before!);
+  await bar.click();
+  await page.getByLabel('Promised for').fill('2020-01-01');
+  await page.getByRole('button', { name: 'Lay it so' }).click();
+  await expect(page.getByText('That day is past.', { exact: false })).toBeVisible();
+  const ics = await (await request.get('/calendar/file')).text();
+  expect(ics).toContain('BEGIN:VCALENDAR');
+  expect(ics).toContain('SUMMARY:Lantern Row promised to Piers Amadi');
+  const csv = await (await request.get('/calendar/file?as=csv')).text();
+  expect(csv).toContain('Four in five by');
+});
+
+test('every sheet prints black on white', async ({ page }) => {
+  await openQuilt(page, 'Nine Buoys');
+  const quilt = page.url().split('/').slice(0, 5).join('/');
+  for (const [sheet, words] of [
+    ['loading', 'Backing to the leaders'],
+    ['order', 'Top thread'],
+    ['cards', 'proven by a test stitch'],
+  ] as const) {
+    await page.goto(`${quilt}/sheets/${sheet}`);
+    await expect(page.getByText(words).first()).toBeVisible();
+    await expectAccessible(page);
+  }
+});
