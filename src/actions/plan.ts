@@ -227,7 +227,7 @@ export const putOnFrame = (input: unknown): Promise<Result<{ where: string }>> =
     async (tx, form) => {
       await tx`
         update quilt set on_frame_since = ${form.where === 'on' ? tx`current_date` : null}, waits_for = '', version = version + 1,
-          step = case when ${form.where} = 'on' and step <> 'hand-back' then 'quilt' else step end
+          step = case when ${form.where}::text = 'on' and step <> 'hand-back' then 'quilt' else step end
         where id = ${form.quiltId}`;
       return done({ where: form.where });
     },

@@ -17,6 +17,7 @@ import { exportCsv, importFile, importHints, undoImported } from './exchange';
 import { calibrate, keepMachine } from './machines';
 import { changeNeedle, keepNeedles, sewStitches } from './needles';
 import { setPreferences } from './preferences';
+import { beginIntake } from './intakes';
 import { keepZone, takeIn } from './quilts';
 import type { Result } from './result';
 import { chooseSetup, setupsForZone } from './setups';
@@ -392,19 +393,25 @@ describe('taking in', () => {
     const [fabric] = await readFabrics(base.sql);
     const [batting] = await readBattings(base.sql);
     const [machine] = await readMachines(base.sql);
+    const intakeId = value(await beginIntake({ key: key() })).id;
     const form = {
       key: key(),
+      intakeId,
       client: 'odile marsh',
       name: 'Second Light',
-      widthIn: 40,
-      lengthIn: 50,
+      widthsIn: [40, 40.1, 40],
+      lengthsIn: [50, 50, 50],
       use: 'baby',
       dueOn: '2026-12-20',
+      wishes: '',
+      watch: 'a pocket',
+      care: '',
       battingId: batting!.id,
       backingId: fabric!.id,
+      prewash: false,
       machineId: machine!.id,
-      fabricId: fabric!.id,
-      hex: '#AABBCC',
+      fabrics: [{ fabricId: fabric!.id, hex: '#AABBCC', share: 1 }],
+      features: [],
       visibility: 'sink',
       plan: 'blocks',
       borderIn: 4,
@@ -416,7 +423,12 @@ describe('taking in', () => {
     expect(paths(await takeIn({ ...form, key: key(), dueOn: '2026-11-24' }, at))).toEqual(['dueOn']);
     expect(paths(await takeIn({ ...form, key: key(), dueOn: 'soon' }, at))).toEqual(['dueOn']);
     expect(paths(await takeIn({ ...form, key: key(), borderIn: 25 }, at))).toEqual(['borderIn']);
+    expect(
+      paths(await takeIn({ ...form, key: key(), widthsIn: [190, 190, 190], lengthsIn: [190, 190, 190] }, at)),
+    ).toEqual(['machineId']);
     const { id } = value(await takeIn(form, at));
+    expect(await takeIn({ ...form, key: key() }, at)).toMatchObject({ ok: false });
+    expect(await base.sql`select 1 from quilt where name = 'Second Light'`).toHaveLength(1);
     const zones = await readZones(base.sql, id);
     expect(zones.map((z) => z.name)).toEqual(['Border', 'Corners', 'Blocks', 'Sashing']);
     const clients = await base.sql`select 1 from client where lower(name) = 'odile marsh'`;

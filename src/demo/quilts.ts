@@ -49,9 +49,9 @@ const buoys = buoyBlocks.map(([outer]) => round(outer![0]![0] + 17 / 3, outer![0
 const diagonal = (i: number, n: number): Polygon => [
   [
     [6, 6 + (i * 50) / n],
-    [50, 6 + (i * 50) / n + 6],
+    [50, i === 0 ? 6 : 6 + (i * 50) / n + 6],
     [50, 6 + ((i + 1) * 50) / n + 6],
-    [6, 6 + ((i + 1) * 50) / n],
+    [6, i === n - 1 ? 62 : 6 + ((i + 1) * 50) / n],
   ],
 ];
 

@@ -1,0 +1,166 @@
+import { v7 as uuidv7 } from 'uuid';
+import { dateOfDay, dayNumber } from '@/core/calendar/days';
+import { readConeUses } from '@/data/cones';
+import { readIntake } from '@/data/intakes';
+import { readQuilt } from '@/data/quilts';
+import { testDatabase } from '@/data/test-database';
+import { readZones } from '@/data/zones';
+import { loadDemo } from '@/demo/load';
+import { calendarCsv, calendarIcs, layOn, readCalendar } from './calendar';
+import { addPhotograph, beginIntake, keepIntake } from './intakes';
+import { saveMap } from './map';
+import { fixPlan, logPass, putOnFrame, readPlan, setOrder, wholeMinutes } from './plan';
+import { readQuiltView } from './quilt-view';
+import type { Result } from './result';
+
+const today = new Date();
+let base: Awaited<ReturnType<typeof testDatabase>>;
+beforeAll(async () => {
+  base = await testDatabase('plan');
+  await loadDemo(base.sql, today);
+}, 60_000);
+afterAll(() => base.end());
+
+const key = () => uuidv7();
+const value = <T>(r: Result<T>): T => {
+  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
+  return r.value;
+};
+const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
+const quiltNamed = async (name: string) => {
+  const [row] = await base.sql<{ id: string }[]>`select id from quilt where name = ${name}`;
+  return (await readQuilt(base.sql, row!.id))!;
+};
+
+test('every demo quilt has a map that covers it and a plan with passes and hours', async () => {
+  const quilts = await base.sql<{ id: string }[]>`select id from quilt`;
+  for (const { id } of quilts) {
+    const view = (await readQuiltView(base.sql, id))!;
+    const { plan, speed } = await readPlan(base.sql, view);
+    expect(plan.passes!.passes).toBeGreaterThan(0);
+    const hours = wholeMinutes(plan, speed);
+    expect(hours.low).toBeLessThan(hours.mid);
+    expect(hours.mid).toBeLessThan(hours.high);
+    const saved = await saveMap({
+      key: key(),
+      quiltId: id,
+      version: view.quilt.version,
+      zones: view.zones.map(({ id: zoneId, name, geometry }) => ({ id: zoneId, name, geometry })),
+    });
+    expect([view.quilt.name, saved.ok ? '' : saved.problems[0]!.message]).toEqual([view.quilt.name, '']);
+  }
+});
+
+describe('the plan', () => {
+  test('passes are fixed, an order is kept and given back, two windows are told apart', async () => {
+    const q = await quiltNamed('Ferry Blanket');
+    const form = { quiltId: q.id, version: q.version, turnRule: 'never' };
+    const { passes } = value(await fixPlan({ ...form, key: key() }));
+    expect(await fixPlan({ ...form, key: key() })).toMatchObject({ conflict: true });
+    const now = await quiltNamed('Ferry Blanket');
+    expect(now).toMatchObject({ passes, turned: false, turnRule: 'never' });
+    expect(now.depthsIn).toHaveLength(passes);
+    value(
+      await setOrder({ key: key(), quiltId: q.id, version: now.version, order: [{ pass: 1, thread: 'x' }] }),
+    );
+    expect((await quiltNamed('Ferry Blanket')).orderByHand).toEqual([{ pass: 1, thread: 'x' }]);
+    value(await setOrder({ key: key(), quiltId: q.id, version: now.version + 1, order: [] }));
+    expect((await quiltNamed('Ferry Blanket')).orderByHand).toBeNull();
+  });
+  test('one quilt on a frame; a pass logged teaches the hours and takes thread off the cones, once', async () => {
+    const other = await quiltNamed('Long Gallery');
+    expect(await putOnFrame({ key: key(), quiltId: other.id, where: 'on' })).toMatchObject({
+      ok: false,
+      problems: [{ message: 'Another quilt is on this frame. Take it off first.' }],
+    });
+    const q = await quiltNamed('Harbour Lights');
+    const form = { key: key(), quiltId: q.id, pass: q.passesSewn + 1, minutes: 40 };
+    expect(value(await logPass(form)).passesSewn).toBe(q.passesSewn + 1);
+    expect(value(await logPass(form)).passesSewn).toBe(q.passesSewn + 1);
+    expect(await logPass({ ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(paths(await logPass({ ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
+    const view = (await readQuiltView(base.sql, q.id))!;
+    const topId = view.setups.values().next().value!.topId;
+    expect((await readConeUses(base.sql, topId)).some((u) => u.why === 'pass' && u.metres < 0)).toBe(true);
+    value(await putOnFrame({ key: key(), quiltId: q.id, where: 'off' }));
+    value(await putOnFrame({ key: key(), quiltId: other.id, where: 'on' }));
+  });
+});
+
+describe('the map', () => {
+  test('holes and overlaps are refused; what leaves the map keeps its cards', async () => {
+    const q = await quiltNamed('Nine Buoys');
+    const zones = await readZones(base.sql, q.id);
+    const form = (list: typeof zones) => ({
+      key: key(),
+      quiltId: q.id,
+      version: q.version,
+      zones: list.map(({ id, name, geometry }) => ({ id, name, geometry })),
+    });
+    expect(paths(await saveMap(form(zones.slice(1))))).toEqual(['zones']);
+    expect(paths(await saveMap(form([...zones, { ...zones[0]!, id: 'new-1' }])))).toEqual(['zones']);
+    expect(
+      paths(await saveMap({ ...form(zones), zones: [{ id: 'x', name: 'X', geometry: [[[1, 2]]] }] })),
+    ).toEqual(['zones.0.geometry']);
+    const whole = [
+      [
+        [
+          [0, 0],
+          [54, 0],
+          [54, 54],
+          [0, 54],
+        ],
+      ],
+    ];
+    value(
+      await saveMap({
+        ...form(zones),
+        zones: [{ id: 'new-1', name: 'All', geometry: whole, from: zones[1]!.id }],
+      }),
+    );
+    const after = await readZones(base.sql, q.id);
+    expect(after).toHaveLength(1);
+    expect(after[0]).toMatchObject({ letter: 'A', name: 'All', technique: zones[1]!.technique });
+    const [n] = await base.sql`select count(*)::int as n from setup where zone_id = ${zones[0]!.id}`;
+    expect(n!.n).toBeGreaterThan(0);
+  });
+});
+
+describe('the talk at the counter', () => {
+  test('is kept as it goes; a second window is told', async () => {
+    const { id } = value(await beginIntake({ key: key() }));
+    const form = { id, version: 1, step: 2, data: { name: 'Half a bundle' } };
+    expect(value(await keepIntake({ ...form, key: key() })).version).toBe(2);
+    expect(await keepIntake({ ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(await readIntake(base.sql, id)).toMatchObject({ step: 2, data: { name: 'Half a bundle' } });
+    expect(
+      paths(await keepIntake({ ...form, key: key(), version: 2, data: { x: 'a'.repeat(70_000) } })),
+    ).toEqual(['data']);
+    expect(paths(await addPhotograph(id, Uint8Array.from([1, 2, 3, 4])))).toEqual(['photo']);
+    value(await addPhotograph(id, Uint8Array.from([0xff, 0xd8, 0xff, 0xe0])));
+  });
+});
+
+describe('the calendar', () => {
+  test('lays quilts one after another and tells the chance; out as iCalendar and CSV', async () => {
+    const view = (await readCalendar(base.sql, today))!;
+    expect(view.jobs.length).toBeGreaterThan(5);
+    for (const [i, j] of view.jobs.entries()) {
+      expect(j.endDay).toBeGreaterThanOrEqual(j.startDay);
+      expect(j.chance).toBeGreaterThanOrEqual(0);
+      if (i > 0) expect(j.startDay).toBeGreaterThanOrEqual(view.jobs[i - 1]!.startDay);
+    }
+    const ics = calendarIcs(view);
+    expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(2 * view.jobs.length);
+    expect(calendarCsv(view).split('\r\n')).toHaveLength(view.jobs.length + 1);
+  });
+  test('a day moved is kept, a promise in the past refused', async () => {
+    const q = await quiltNamed('Salt Pans');
+    const startsOn = dateOfDay(dayNumber(q.dueOn) - 1);
+    value(await layOn({ key: key(), quiltId: q.id, version: q.version, startsOn }));
+    expect((await quiltNamed('Salt Pans')).startsOn).toBe(startsOn);
+    expect(
+      paths(await layOn({ key: key(), quiltId: q.id, version: q.version + 1, dueOn: '2020-02-02' })),
+    ).toEqual(['dueOn']);
+  });
+});
