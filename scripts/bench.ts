@@ -3,6 +3,10 @@ import { spawn, spawnSync } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import postgres from 'postgres';
+import { planOrder } from '@/core/order/order';
+import { planZones } from '@/core/plan/plan-kinds';
+import { planWork } from '@/core/plan/work-plan';
+import { PRIOR_SPEED } from '@/core/usage/hours';
 import { match } from '@/core/match/match';
 import { v7 as uuidv7 } from 'uuid';
 import { importFile } from '@/actions/exchange';
@@ -64,6 +68,54 @@ async function bench() {
   }));
   await measure('core match, 500 cones × 12 needles', 20, () => match({ ...one, threads: many, needles }));
 
+  const cells = Array.from({ length: 90 }, (_, i) => ({
+    pass: Math.floor(i / 6) + 1,
+    thread: 'abcdef'[i % 6]!,
+    stabilise: i % 6 === 0,
+    minutes: 10,
+  })).filter((_, i) => i % 7 !== 3);
+  await measure('order of work, 15 passes × 6 threads', 10, () =>
+    planOrder({ passes: 15, threads: [...'abcdef'], cells, rollMin: 3, changeMin: 3 }),
+  );
+  const forty = planZones({
+    kind: 'blocks',
+    widthIn: 90,
+    lengthIn: 100,
+    borderIn: 6,
+    columns: 6,
+    rows: 6,
+    sashIn: 2,
+  }).flatMap((z) => z.geometry.map((p) => ({ geometry: [p], name: z.name })));
+  const planned = forty.slice(0, 40).map((z, i) => ({
+    id: String(i),
+    letter: String(i),
+    geometry: z.geometry,
+    technique: 'swirls',
+    spacingIn: 0.5,
+    sandwich: { top: [{ fabric: 'quilting-cotton' }], battingId: 'cotton-80-20', backing: 'quilting-cotton' },
+    setup: {
+      top: { id: `t${i % 5}`, tex: 27, fibre: 'polyester-filament' },
+      bobbin: { id: 'b', tex: 18, fibre: 'polyester-filament' },
+      spi: 11,
+      maxInPerS: 3,
+    },
+  }));
+  await measure('plan of a quilt with 40 zones', 30, () =>
+    planWork({
+      quilt: { widthIn: 90, lengthIn: 100 },
+      zones: planned,
+      battingId: 'cotton-80-20',
+      backing: 'quilting-cotton',
+      frame: { throatIn: 20, deadIn: 5, widthIn: 144, rollInThroat: true, rollStartIn: 2.5 },
+      marginIn: 4,
+      turn: 'auto',
+      bobbinMm: { od: 25, core: 7.6, width: 10 },
+      evenness: 2.5,
+      ditchSchool: 'before-fills',
+      ends: 'lock',
+      speed: PRIOR_SPEED,
+    }),
+  );
   const port = 3199;
   const server = spawn(
     'node_modules/.bin/next',
@@ -85,7 +137,12 @@ async function bench() {
         break;
       await new Promise((r) => setTimeout(r, 100));
     }
-    const pages = ['/', ...['take-in', 'match', 'test', 'quilt'].map((p) => `/quilts/${quilt.id}/${p}`)];
+    const pages = [
+      '/',
+      '/calendar',
+      '/shelf',
+      ...['take-in', 'match', 'test', 'quilt', 'map', 'prepare'].map((p) => `/quilts/${quilt.id}/${p}`),
+    ];
     for (const page of pages)
       await measure(`page ${page.replace(quilt.id, '…')}`, 60, async () => (await fetch(url + page)).text());
     for (const page of pages) {

@@ -11,6 +11,3 @@ export const insertPassLog = (
 /** Every pass logged, newest first; the last two hundred say enough of a hand's speed. */
 export const readAllPassLogs = (sql: Sql): Promise<PassLog[]> => sql<PassLog[]>`
   select pass, minutes, predicted_min, at from pass_log order by at desc limit 200`;
-
-export const readPassLogs = (sql: Sql, quiltId: string): Promise<PassLog[]> => sql<PassLog[]>`
-  select pass, minutes, predicted_min, at from pass_log where quilt_id = ${quiltId} order by pass`;

@@ -31,8 +31,21 @@ const tidy = (ring: readonly XY[]): Ring => {
 /** To the nearest step, inches. */
 export const snap = (value: number, stepIn: number): number => Math.round(value / stepIn) * stepIn;
 
+/** Zones that do not move stay the very same objects, so that only those that do are drawn again. */
 const mapPoints = (zones: readonly MapZone[], move: (p: XY) => XY): MapZone[] =>
-  zones.map((z) => ({ ...z, geometry: z.geometry.map((poly) => poly.map((ring) => ring.map(move))) }));
+  zones.map((z) => {
+    let moved = false;
+    const geometry = z.geometry.map((poly) =>
+      poly.map((ring) =>
+        ring.map((p) => {
+          const to = move(p);
+          moved ||= to !== p;
+          return to;
+        }),
+      ),
+    );
+    return moved ? { ...z, geometry } : z;
+  });
 
 /** A corner and every corner of other zones that lies on it, moved together, so that no hole opens. */
 export const moveCorner = (zones: readonly MapZone[], from: XY, to: XY): MapZone[] =>

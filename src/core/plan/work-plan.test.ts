@@ -49,6 +49,21 @@ describe('by hand', () => {
     // 29.846 m · (1 + 1.368/2.309) + 12 · 0.3, + 5 %
     expect(z.topM).toBeCloseTo((29.846 * (1 + 1.368 / 2.3091) + 3.6) * 1.05, 1);
   });
+  test('Tide Table, Compass: a 24-gon of radius 13 in feathers half an inch apart', () => {
+    const z = planWork(requestFor('Tide Table')).zones[0]!;
+    // 12 · 13² · sin 15° = 524.9 in²; λ = 1.15 / 0.5 = 2.3; 30 % sewn twice
+    expect(z.areaIn2).toBeCloseTo(524.9, 1);
+    expect(z.sewnIn).toBeCloseTo(1569.4, 0);
+    // 1569.4 / 1.8 / 60 = 14.53 min, 6 starts · 0.5
+    expect(z.minutes.mid).toBeCloseTo(17.53, 1);
+  });
+  test('Harbour Lights, Rope border: 36 by 52 less its inside, an inch apart', () => {
+    const r = requestFor('Harbour Lights');
+    const i = r.zones.findIndex((z) => z.id === 'Rope border');
+    const z = planWork(r).zones[i]!;
+    // 48 · 64 − 44 · 60 = 432 in²
+    expect(z.areaIn2).toBe(432);
+  });
   test('Nine Buoys, Jetties: 640 in of ditch along the sashing', () => {
     const z = planWork(requestFor('Nine Buoys')).zones[3]!;
     expect(z.sewnIn).toBeCloseTo(640 * 1.1, 9);

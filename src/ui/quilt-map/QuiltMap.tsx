@@ -15,8 +15,8 @@ export interface QuiltMapProps {
   passesSewn?: number;
   /** Depths of the passes, down the quilt or across it; even ones when only their number is known. */
   bands?: { depthsIn: readonly number[]; turned: boolean } | null;
-  /** Zones whose gaps are wider than the batting allows. */
-  wideZones?: readonly { letter: string; gapIn: number }[];
+  /** Gaps to write on the map: those wider than the batting allows, or the widest. */
+  wideZones?: readonly { letter: string; gapIn: number; ok: boolean }[];
   pins?: readonly Pick<Fault, 'n' | 'xIn' | 'yIn' | 'status'>[];
   /** Where a zone leads; without it the map is a picture. */
   hrefOf?: (zoneId: string) => string;
@@ -214,7 +214,7 @@ function Passes({
   ));
 }
 
-/** The zones whose gaps the batting does not allow, outlined and with the gap written where it lies. */
+/** Gaps written where they lie; the zones where the batting does not allow them outlined. */
 function WideGaps({
   zones,
   wide,
@@ -224,31 +224,33 @@ function WideGaps({
   wide: NonNullable<QuiltMapProps['wideZones']>;
   px: (n: number) => number;
 }) {
-  return wide.map(({ letter, gapIn }) => {
+  return wide.map(({ letter, gapIn, ok }) => {
     const zone = zones.find((z) => z.letter === letter);
     if (!zone) return null;
     const spot = spotIn(zone.geometry);
     return (
       <g key={letter} className="pointer-events-none">
-        <path
-          d={zonePath(zone.geometry)}
-          fill="none"
-          stroke="var(--madder)"
-          strokeWidth={px(2.6)}
-          strokeDasharray={`${px(3)} ${px(3)}`}
-        />
+        {!ok && (
+          <path
+            d={zonePath(zone.geometry)}
+            fill="none"
+            stroke="var(--madder)"
+            strokeWidth={px(2.6)}
+            strokeDasharray={`${px(3)} ${px(3)}`}
+          />
+        )}
         <text
           x={spot[0]}
           y={spot[1]}
           textAnchor="middle"
           fontSize={px(13)}
           fontWeight={700}
-          style={{ fill: 'var(--madder)' }}
+          style={{ fill: ok ? 'var(--ink)' : 'var(--madder)' }}
           stroke="var(--cloth)"
           strokeWidth={px(3)}
           paintOrder="stroke"
         >
-          gap {gapIn} in
+          {ok ? 'widest' : 'gap'} {gapIn} in
         </text>
       </g>
     );

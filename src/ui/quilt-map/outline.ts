@@ -6,8 +6,15 @@ export const zonePath = (shape: MultiPolygon): string =>
   shape.map((polygon) => polygon.map((ring) => `${polyline(ring)}Z`).join('')).join('');
 
 /** A point well inside a zone's largest polygon: of a grid over its bounds, the one farthest from any edge; finer grids for thin shapes. */
-export const spotIn = (shape: MultiPolygon): XY =>
-  spotOnGrid(shape, 12) ?? spotOnGrid(shape, 60) ?? shape[0]![0]![0]!;
+export function spotIn(shape: MultiPolygon): XY {
+  const known = spots.get(shape);
+  if (known) return known;
+  const spot = spotOnGrid(shape, 12) ?? spotOnGrid(shape, 60) ?? shape[0]![0]![0]!;
+  spots.set(shape, spot);
+  return spot;
+}
+
+const spots = new WeakMap<MultiPolygon, XY>();
 
 function spotOnGrid(shape: MultiPolygon, samples: number): XY | null {
   const largest = [...shape].sort((a, b) => ringArea(b[0]!) - ringArea(a[0]!))[0]!;

@@ -90,6 +90,13 @@ export function QuiltFrame({
   );
 }
 
+/** Every gap that is too wide, and the widest of all where none is. */
+function gapsToShow({ zones }: Density) {
+  const wide = zones.filter((z) => !z.ok);
+  const widest = [...zones].sort((a, b) => b.gapIn - a.gapIn).slice(0, 1);
+  return (wide.length > 0 ? wide : widest).map((z) => ({ letter: z.id, gapIn: z.gapIn, ok: z.ok }));
+}
+
 const mapProps = (
   { quilt, zones, faults }: QuiltView,
   zoneId: string | undefined,
@@ -98,7 +105,7 @@ const mapProps = (
   density: Density | undefined,
 ) => ({
   bands: passBands ?? (quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }),
-  wideZones: density?.zones.flatMap((d) => (d.ok ? [] : [{ letter: d.id, gapIn: d.gapIn }])),
+  wideZones: density && gapsToShow(density),
   widthIn: quilt.widthIn,
   lengthIn: quilt.lengthIn,
   zones,

@@ -230,7 +230,7 @@ function meanOf(three: readonly string[]): string {
 
 function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters<typeof Talk>[0]): Said {
   const data = intake.data as Partial<Said>;
-  const cotton = fabrics.find((f) => f.kind === 'quilting-cotton') ?? fabrics[0]!;
+  const cotton = fabrics.find((f) => f.kind === 'quilting-cotton' && f.shipped) ?? fabrics[0]!;
   return {
     record: {
       client: '',

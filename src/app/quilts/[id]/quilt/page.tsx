@@ -2,12 +2,14 @@ import { coneName } from '@/actions/zone-brief';
 import { readPlan, PRICES, wholeMinutes } from '@/actions/plan';
 import { sewnShare } from '@/actions/quilt-work';
 import { lengthText } from '@/core/units/length-text';
+import { readBobbins } from '@/data/bobbins';
 import { db } from '@/data/sql';
 import { FaultTable } from '@/ui/faults/FaultTable';
 import { ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Shown } from '@/ui/kit/Shown';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
+import { ZoneWorkTable } from '@/ui/plan/ZoneWorkTable';
 import { DensityTable } from '@/ui/plan/DensityTable';
 import { OrderList } from '@/ui/plan/OrderList';
 import { PassForm } from '@/ui/plan/PassForm';
@@ -19,7 +21,7 @@ export const metadata = { title: 'Quilt' };
 export default async function QuiltingPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones, shelf, faults } = view;
-  const { plan, speed, studio } = await readPlan(db(), view);
+  const [{ plan, speed, studio }, tray] = await Promise.all([readPlan(db(), view), readBobbins(db())]);
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const left = 1 - sewnShare(quilt);
   const hours = wholeMinutes(plan, speed);
@@ -33,6 +35,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
   const threads = Object.fromEntries(
     plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
   );
+  const wound = (id: string) => tray.filter((b) => b.threadId === id).reduce((sum, b) => sum + b.count, 0);
   const passBands = passes && { depthsIn: passes.depthsIn, turned: passes.turned };
   return (
     <QuiltFrame
@@ -151,7 +154,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
                     {short && `, buy ${Math.ceil((wanted - cone.remainingM!) / 10) * 10} m`}
                   </td>
                   <td className="py-1.5 pr-3">
-                    {t.bobbins > 0 && `wind ${t.bobbins} of ${Math.round(t.capacityM)} m`}
+                    {t.bobbins > 0 && bobbinsText(t.bobbins, wound(t.id), t.capacityM)}
                   </td>
                   <td className="py-1.5 text-ink2">
                     {runs.slice(0, 3).map((o) => (
@@ -168,6 +171,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           </tbody>
         </table>
       )}
+      <ZoneWorkTable plan={plan} zones={zones} learned={speed.passes > 0} />
       <p className="mt-2 text-13 text-ink2">
         {speed.passes > 0
           ? `Hours are learned from ${speed.passes} logged passes: you sew at ${Math.round(100 * Math.exp(-speed.mean))} % of the usual speed.`
@@ -180,6 +184,11 @@ export default async function QuiltingPage(props: QuiltPageProps) {
     </QuiltFrame>
   );
 }
+
+const bobbinsText = (needed: number, wound: number, capacityM: number) =>
+  wound >= needed
+    ? `${needed}, all on the tray`
+    : `wind ${needed - wound} of ${Math.round(capacityM)} m${wound > 0 ? `, ${wound} on the tray` : ''}`;
 
 function Fact({ label, value, beside }: { label: string; value: React.ReactNode; beside: string }) {
   return (

@@ -179,7 +179,10 @@ function cards({ view, machine }: Loaded) {
         const s = view.setups.get(z.id)!;
         const [top, bobbin] = [cones.get(s.topId), cones.get(s.bobbinId)];
         return (
-          <article key={z.id} className="break-inside-avoid border-2 border-[#000] p-3">
+          <article
+            key={z.id}
+            className="break-inside-avoid overflow-hidden border-2 border-[#000] p-3 print:h-[62mm] print:p-2"
+          >
             <h2 className="text-24">
               {z.letter} · {z.name}
             </h2>

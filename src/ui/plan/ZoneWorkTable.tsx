@@ -1,0 +1,56 @@
+import type { WorkPlan } from '@/core/plan/work-plan';
+import { inToM } from '@/core/units/length';
+import type { Zone } from '@/data/types';
+import { Shown } from '@/ui/kit/Shown';
+
+/** Thread used about the model, as a share to either side four times in five (judgement). */
+const USE_RANGE = 0.15;
+const range = (n: number) => `${Math.round(n * (1 - USE_RANGE))} to ${Math.round(n * (1 + USE_RANGE))}`;
+
+/** What each zone takes: length, stitches, minutes with their range, thread. */
+export function ZoneWorkTable({
+  plan,
+  zones,
+  learned,
+}: {
+  plan: WorkPlan;
+  zones: readonly Zone[];
+  learned: boolean;
+}) {
+  return (
+    <>
+      <h3 className="mt-6 mb-1 text-20">Zone by zone</h3>
+      <table className="w-full">
+        <thead>
+          <tr className="text-left text-13 text-ink2">
+            {['Zone', 'Area', 'Sewn', 'Stitches', 'Minutes', 'Four in five', 'Top', 'Bobbin'].map((h) => (
+              <th key={h} className="py-1.5 pr-3 font-medium">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {plan.zones.map((z, i) => (
+            <tr key={z.id} className="border-t">
+              <td className="py-1.5 pr-3 font-semibold">
+                {zones[i]?.letter} {zones[i]?.name}
+              </td>
+              <td className="pr-3">{Math.round(z.areaIn2)} in²</td>
+              <td className="pr-3">{inToM(z.sewnIn).toFixed(0)} m</td>
+              <td className="pr-3">{z.stitches > 0 ? z.stitches.toLocaleString('en-GB') : ''}</td>
+              <td className="pr-3">
+                <Shown kind={learned ? 'learned' : 'predicted'}>{Math.round(z.minutes.mid)}</Shown>
+              </td>
+              <td className="pr-3 text-ink2">
+                {Math.round(z.minutes.low)} to {Math.round(z.minutes.high)}
+              </td>
+              <td className="pr-3">{z.topM > 0 && `${range(z.topM)} m`}</td>
+              <td>{z.bobbinM > 0 && `${range(z.bobbinM)} m`}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
