@@ -6,8 +6,8 @@ export default defineConfig({
   globalSetup: './tests/serve.ts',
   workers: 2,
   fullyParallel: false,
-  timeout: 30_000,
-  expect: { timeout: 7_000 },
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],

@@ -91,12 +91,14 @@ test('a file is previewed with every problem, its good rows stored, and taken ba
 test('Find goes anywhere from the keyboard', async ({ page }) => {
   await page.goto('/');
   await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox')).toBeFocused();
   await page.keyboard.type('tide');
   await expect(page.getByRole('option', { name: /Tide Table/ })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Tide Table' })).toBeVisible();
   await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox')).toBeFocused();
   await page.keyboard.type('evenness');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/schools/);
@@ -110,6 +112,7 @@ test('every part of the Workroom passes the accessibility check, and its acts wo
   await page.goto('/workroom/machine');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('img')).toBeVisible();
   for (const [i, [mark, value]] of [
     ['-3', '14'],
     ['-2', '20'],

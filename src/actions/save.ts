@@ -1,4 +1,3 @@
-import postgres from 'postgres';
 import { CoreError } from '@/core/notes';
 import { once } from '@/data/receipts';
 import { db, type Sql } from '@/data/sql';
@@ -41,11 +40,11 @@ export async function save<F extends { key: string }, T>(
 /** A refusal of the core or the database in words; anything else is a bug and is thrown on. */
 export function inWords(error: unknown, meanings: Meanings): Result<never> {
   if (error instanceof CoreError) return refuse(error.message, error.path);
-  if (error instanceof postgres.PostgresError) {
-    const meant = error.constraint_name ? meanings[error.constraint_name] : undefined;
-    if (meant) return refuse(meant[1], meant[0]);
-    if (error.code === '23514' || error.code === '23502')
-      return refuse('These values do not fit together. Check the ranges and try again.');
-  }
+  // Told by its fields: a bundle may carry its own copy of the client, whose class is another.
+  const { code, constraint_name: constraint } = (error ?? {}) as { code?: string; constraint_name?: string };
+  const meant = constraint ? meanings[constraint] : undefined;
+  if (meant) return refuse(meant[1], meant[0]);
+  if (code === '23514' || code === '23502')
+    return refuse('These values do not fit together. Check the ranges and try again.');
   throw error;
 }

@@ -192,10 +192,11 @@ function bestPairs(
   for (const top of [...tops].sort((a, b) => a.weighed.total - b.weighed.total)) {
     const last = best[limit - 1];
     if (last && top.weighed.total > last.total) break;
-    const [first, ...rest] = bobbins.map((b) => pairOf(top, b)).sort(inOrder);
-    best.push(first!);
+    const pairs = bobbins.map((b) => pairOf(top, b));
+    const first = pairs.reduce((a, b) => (inOrder(b, a) < 0 ? b : a));
+    best.push(first);
     best.sort(inOrder);
-    if (tops.length < limit) others.push(...rest);
+    if (tops.length < limit) others.push(...pairs.filter((p) => p !== first));
   }
   return [...best, ...others.sort(inOrder)].slice(0, limit);
 }

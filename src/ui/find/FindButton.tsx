@@ -8,6 +8,11 @@ const FindDialog = dynamic(() => import('./FindDialog').then((m) => m.FindDialog
 /** Find, from anywhere: Ctrl K. */
 export function FindButton() {
   const [open, setOpen] = useState(false);
+  // Fetched ahead, so that letters typed right after Ctrl K find their field.
+  useEffect(() => {
+    const ahead = setTimeout(() => void import('./FindDialog'), 600);
+    return () => clearTimeout(ahead);
+  }, []);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
@@ -24,11 +29,11 @@ export function FindButton() {
         type="button"
         onClick={() => setOpen(true)}
         aria-keyshortcuts="Control+K"
-        className="flex min-h-11 items-center gap-2 rounded border border-rule bg-cloth px-3 text-ink2 lg:w-[210px]"
+        className="flex min-h-11 items-center gap-2 rounded border border-rule bg-cloth px-3 text-ink2 xl:w-[210px]"
       >
         <Search size={18} aria-hidden />
         <span className="flex-1 text-left">Find</span>
-        <kbd className="hidden rounded border bg-ground px-1.5 text-13 lg:inline">Ctrl K</kbd>
+        <kbd className="hidden rounded border bg-ground px-1.5 text-13 xl:inline">Ctrl K</kbd>
       </button>
       {open && <FindDialog onClose={() => setOpen(false)} />}
     </>

@@ -27,7 +27,18 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
         <Thread role="Bobbin thread" cone={c.bobbin} kind={kind} />
         <Part
           label="Needle"
-          value={`Nm ${s.needle.nm}${s.needle.us ? ` / US ${s.needle.us}` : ''}`}
+          value={
+            <>
+              Nm {s.needle.nm}
+              {s.needle.us && (
+                <>
+                  {' '}
+                  / <span className="max-xl:hidden">US </span>
+                  {s.needle.us}
+                </>
+              )}
+            </>
+          }
           kind={kind}
           under={`${POINT_LABEL[s.needle.point]}${s.needle.eye === 'large' ? ', large eye' : ''}`}
           title={shank}
@@ -110,7 +121,7 @@ function Part({
   title,
 }: {
   label: string;
-  value: string;
+  value: ReactNode;
   kind: Provenance;
   under: string;
   title?: string;

@@ -62,7 +62,7 @@ export function QuiltKeys(props: {
 
   return (
     <>
-      <div className="fixed bottom-4 left-4 z-30 flex gap-2 print:hidden">
+      <div className="fixed bottom-0 left-0 z-30 flex w-[236px] gap-2 border-t bg-ground px-4 py-3 xl:w-[300px] print:hidden">
         <Button look="quiet" onClick={() => setFault(true)} aria-keyshortcuts="F">
           Note a fault <kbd className="rounded border px-1.5 text-13 text-ink2">F</kbd>
         </Button>

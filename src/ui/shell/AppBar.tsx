@@ -9,12 +9,12 @@ import { Wordmark } from './Wordmark';
 /** The main places of the app. */
 export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
   return (
-    <div className="flex h-[60px] items-center border-b bg-ground px-5 print:hidden">
+    <div className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 print:hidden">
       <a href="#main" className="sr-only focus:not-sr-only focus:mr-4">
         Skip to the page
       </a>
       <Wordmark />
-      <nav aria-label="Main places" className="flex gap-1">
+      <nav aria-label="Main places" className="flex max-w-full gap-1 overflow-x-auto">
         {PLACES.map((p) => (
           <NavLink key={p.href} {...p} />
         ))}
@@ -24,7 +24,8 @@ export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
         <ThemeSwitch theme={theme} />
         <FindButton />
         <ButtonLink look="act" href="/take-in">
-          <Plus size={18} aria-hidden /> Take in a quilt
+          <Plus size={18} aria-hidden />
+          <span className="whitespace-nowrap">Take in a quilt</span>
         </ButtonLink>
       </span>
     </div>

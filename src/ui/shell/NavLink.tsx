@@ -10,7 +10,7 @@ export function NavLink({ href, label }: Place) {
     <Link
       href={href}
       aria-current={here ? 'page' : undefined}
-      className={`flex h-[60px] items-center px-3 text-16 ${here ? 'font-bold' : 'font-medium'}`}
+      className={`flex h-[60px] items-center px-3 whitespace-nowrap max-xl:px-2 text-16 ${here ? 'font-bold' : 'font-medium'}`}
     >
       <span className={`border-b-[3px] pb-0.5 ${here ? 'border-ink' : 'border-transparent'}`}>{label}</span>
     </Link>
