@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, expectAccessible, openQuilt, test } from './studio';
 
 test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
@@ -64,6 +65,42 @@ test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
   await expectAccessible(page);
 });
 
+test('a part held stays while the rest adapts; sliders move the drawings and can be taken back', async ({
+  page,
+}) => {
+  await openQuilt(page, 'Nine Buoys');
+  await page
+    .getByRole('navigation', { name: /Steps/ })
+    .getByRole('link', { name: /^Match/ })
+    .click();
+  await page.getByLabel('Hold the stitch length').selectOption('9');
+  const card = page.getByRole('region', { name: 'Setting card' });
+  await expect(card).toContainText('9 spi');
+  await page.getByLabel('Hold the needle').selectOption('110');
+  await expect(card).toContainText('Nm 110');
+  await expect(card).toContainText('9 spi');
+  await page.getByLabel('Hold the needle').selectOption('60');
+  await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
+  await page.getByRole('button', { name: 'Let go of all' }).click();
+  await expect(page.getByRole('img', { name: /needle 1.00 mm/ })).toBeVisible();
+  const tension = page.getByRole('slider', { name: 'Top tension' });
+  await tension.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp');
+  await expect(page.getByText(/bobbin thread on top|bobbin looped round it/i).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the card' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save section as SVG' }).click(),
+  ]);
+  const svg = readFileSync((await download.path())!, 'utf8');
+  expect(svg).toContain('<svg');
+  expect(svg).not.toContain('var(--');
+  await expect(page.getByRole('region', { name: 'Along the ruler' })).toContainText(
+    'Sews a radius of 6.25 in',
+  );
+  await expectAccessible(page);
+});
+
 test('the same way with the keyboard only', async ({ page }) => {
   await page.goto('/');
   const link = page.getByRole('link', { name: /^Long Gallery/ }).first();
@@ -78,8 +115,9 @@ test('the same way with the keyboard only', async ({ page }) => {
   await expect(second).toHaveAttribute('aria-current', 'true');
   const radios = page.getByRole('radiogroup', { name: 'Set-ups, best first' });
   await radios.getByRole('radio', { checked: true }).focus();
-  await page.keyboard.press('ArrowDown');
+  await page.keyboard.down('ArrowDown');
   await expect(radios.getByRole('radio').nth(1)).toBeChecked();
+  await page.keyboard.up('ArrowDown');
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('t');
   await expect(page).toHaveURL(/\/test/);

@@ -1,6 +1,8 @@
 import 'reflect-metadata';
-import { IsInt, IsUUID, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
+import type { MatchRequest } from '@/core/match/request';
+import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
 import { readQuilt } from '@/data/quilts';
@@ -33,6 +35,20 @@ export class ChooseSetup {
   @IsUUID(undefined, { message: 'Pick a bobbin thread.' })
   bobbinId!: string;
 
+  /** Parts that were held when it was chosen. */
+  @IsOptional()
+  @IsIn(NEEDLE_SIZES.map((s) => s.nm), { message: 'There is no such needle.' })
+  holdNm?: number | null;
+
+  @IsOptional()
+  @IsNumber(
+    { allowNaN: false, allowInfinity: false },
+    { message: 'The stitch length held must be a number.' },
+  )
+  @Min(1, { message: 'The stitch length held must lie between 1 and 40.' })
+  @Max(40, { message: 'The stitch length held must lie between 1 and 40.' })
+  holdSpi?: number | null;
+
   /** The version of the card this window showed; 0 when there was none. */
   @IsInt({ message: 'Reload the page; this card’s version is missing.' })
   @Min(0, { message: 'Reload the page; this card’s version is missing.' })
@@ -46,6 +62,7 @@ export async function setupsForZone(
   zoneId: string,
   limit: number,
   pair?: { topId: string; bobbinId: string },
+  hold?: MatchRequest['hold'],
 ) {
   const quilt = await readQuilt(sql, quiltId);
   if (!quilt) return null;
@@ -58,7 +75,7 @@ export async function setupsForZone(
   ]);
   const zone = zones.find((z) => z.id === zoneId);
   if (!zone || !studio) return null;
-  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit };
+  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit, hold };
   return match(pair ? onlyPair(request, pair) : request);
 }
 
@@ -97,7 +114,14 @@ export async function chooseSetup(input: unknown): Promise<Result<{ setupId: str
         return conflict(
           'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
         );
-      const found = await setupsForZone(tx, quiltId, zoneId, 1, { topId, bobbinId });
+      const found = await setupsForZone(
+        tx,
+        quiltId,
+        zoneId,
+        1,
+        { topId, bobbinId },
+        { nm: checked.value.holdNm ?? undefined, spi: checked.value.holdSpi ?? undefined },
+      );
       if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
       const chosen = found.setups[0];
       if (!chosen)

@@ -238,6 +238,7 @@ export const VERBS: Record<string, Verb> = {
         'floorSpi?': s.spi,
         'oneSpi?': s.spi,
       }),
+      'hold?': s.object({ 'topId?': s.text(), 'bobbinId?': s.text(), 'nm?': s.needleNm, 'spi?': s.spi }),
       'limit?': { type: 'integer', minimum: 1, maximum: 500 },
     }),
     s.answer({ setups: s.list(setupShape), cautions: s.cautions }),

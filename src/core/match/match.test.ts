@@ -132,3 +132,17 @@ test('a short cone is said, with how much is wanted', () => {
   const s = match({ ...request, threads: shortShelf }).setups[0]!;
   expect(s.cautions.find((c) => c.code === 'stock-short')?.text).toMatch(/3 m left/);
 });
+
+test('what is held stays, and the rest adapts', () => {
+  const free = match(request).setups[0]!;
+  const held = match({ ...request, hold: { spi: 9, nm: 110, topId: 'Bosun Cotton 30 Amber' } }).setups;
+  expect(held.length).toBeGreaterThan(0);
+  for (const s of held) expect([s.spi, s.needle.nm, s.topId]).toEqual([9, 110, 'Bosun Cotton 30 Amber']);
+  expect(held[0]!.stitchMm).toBeGreaterThan(free.stitchMm);
+});
+
+test('a thread held that no needle suits is said, not swapped', () => {
+  const { setups, cautions } = match({ ...request, hold: { nm: 60, topId: 'Rope Cotton 12 Rust' } });
+  expect(setups).toEqual([]);
+  expect(cautions[0]!.code).toBe('nothing-suits');
+});

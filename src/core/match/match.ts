@@ -12,7 +12,7 @@ import { type CriterionOf, TOP_CRITERIA } from './criteria';
 import { chooseFoot } from './foot';
 import { PAIR_CRITERIA } from './pairing';
 import { type PickedNeedle, pickNeedle } from './pick-needle';
-import type { MatchRequest, MatchThread } from './request';
+import type { MatchNeedle, MatchRequest, MatchThread } from './request';
 import type { MatchResult, Setup } from './setup';
 import { WEIGHTS } from './weights';
 import { zoneCautions } from './zone-cautions';
@@ -55,7 +55,7 @@ const order = { stop: 0, warn: 1, note: 2 } as const;
  * @throws CoreError when the zone has no fabric or an id is not known.
  */
 export function match(request: MatchRequest): MatchResult {
-  const { zone, machine, preferences = {}, limit = DEFAULT_LIMIT } = request;
+  const { zone, machine, preferences = {}, hold = {}, limit = DEFAULT_LIMIT } = request;
   if (zone.top.length === 0)
     throw new CoreError('zone-without-fabric', 'Say which cloth lies in this zone first.', 'zone.top');
   const t = techniques.get(zone.technique, 'zone.technique');
@@ -75,14 +75,16 @@ export function match(request: MatchRequest): MatchResult {
       ? null
       : sewnLengthIn({ technique: t.id, spacingIn, areaIn2: area, lengthIn: zone.lengthIn });
   const lambda = lineDensity(t, spacingIn, area ?? 1, area === null ? undefined : zone.lengthIn);
-  const bobbins = request.threads.filter((b) => serves(b, 'bobbin'));
-  const topThreads = request.threads.filter((b) => serves(b, 'top'));
+  const bobbins = request.threads.filter(
+    (b) => serves(b, 'bobbin') && (!hold.bobbinId || b.id === hold.bobbinId),
+  );
+  const topThreads = request.threads.filter((b) => serves(b, 'top') && (!hold.topId || b.id === hold.topId));
   const ask = {
     technique: t.id,
     smallestRadiusIn: zone.smallestRadiusIn,
     spacingIn,
     floorSpi: preferences.floorSpi,
-    spi: preferences.oneSpi,
+    spi: hold.spi ?? preferences.oneSpi,
     machine,
     modeRule: preferences.modeRule,
     top: zone.top.map((f) => f.fabric),
@@ -163,13 +165,20 @@ function fitNeedle(
   firstSpi: number,
   ask: RegulateRequest,
   sandwich: Sandwich,
-  { needles, preferences = {} }: MatchRequest,
+  { needles, preferences = {}, hold }: MatchRequest,
 ) {
-  const pick = (spi: number) => pickNeedle(thread, spi, sandwich, needles, preferences.labelRule ?? 'obey');
+  const held = hold?.nm === undefined ? needles : heldNeedles(needles, hold.nm);
+  const pick = (spi: number) => pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey');
   let { picked, refusal } = pick(firstSpi);
   const regulation = regulate({ ...ask, needleNm: picked?.nm });
   if (picked && regulation.spi !== firstSpi) ({ picked, refusal } = pick(regulation.spi));
   return { needle: picked, regulation, refusal };
+}
+
+/** The needles of the size held; where the drawer has none, a plain one of that size, so that it can be weighed at all. */
+function heldNeedles(needles: MatchRequest['needles'], nm: number): MatchNeedle[] {
+  const owned = needles?.filter((n) => n.nm === nm) ?? [];
+  return owned.length > 0 ? owned : [{ nm, eye: 'standard', point: 'sharp' }];
 }
 
 const inOrder = (a: Pair, b: Pair) =>

@@ -60,5 +60,7 @@ export interface MatchRequest {
   threads: readonly MatchThread[];
   needles?: readonly MatchNeedle[];
   preferences?: MatchPreferences;
+  /** Parts the quilter holds; the rest adapts. */
+  hold?: { topId?: string; bobbinId?: string; nm?: number; spi?: number };
   limit?: number;
 }

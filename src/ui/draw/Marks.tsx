@@ -39,10 +39,13 @@ export function DrawingSvg({
   drawing,
   title,
   className,
+  data,
 }: {
   drawing: Drawing;
   title: string;
   className?: string;
+  /** The name by which it can be saved. */
+  data?: string;
 }) {
   const { width, height, marks, labels } = drawing;
   return (
@@ -52,6 +55,7 @@ export function DrawingSvg({
       height={height}
       role="img"
       aria-label={title}
+      data-drawing={data}
       className={className}
     >
       <Marks marks={marks} />

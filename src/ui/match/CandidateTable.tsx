@@ -14,6 +14,8 @@ export function CandidateTable({
   value: number;
   onChange: (index: number) => void;
 }) {
+  const shared = inAll(candidates, (c) => c.setup.cautions);
+  const sharedWhy = inAll(candidates, (c) => c.setup.reasons);
   return (
     <RadioGroup.Root
       asChild
@@ -37,7 +39,10 @@ export function CandidateTable({
         <tbody>
           {candidates.map(({ setup: s, top, bobbin, standing }, i) => {
             const name = `${top.line} ${top.colour}`;
-            const caution = s.cautions.find((c) => c.severity !== 'note') ?? s.cautions[0];
+            // What all of them share stands once below; here is what tells them apart.
+            const own = s.cautions.filter((c) => !shared.has(c.text));
+            const caution = own.find((c) => c.severity !== 'note') ?? own[0];
+            const why = s.reasons.find((r) => !sharedWhy.has(r.text)) ?? s.reasons[0];
             return (
               <tr
                 key={s.topId + s.bobbinId}
@@ -76,7 +81,7 @@ export function CandidateTable({
                 <td className="pr-3 whitespace-nowrap">
                   {Math.round(s.topGf)} / {Math.round(s.bobbinGf)}
                 </td>
-                <td className="max-w-[250px] pr-3 leading-tight">{s.reasons[0]?.text}</td>
+                <td className="max-w-[250px] pr-3 leading-tight">{why?.text}</td>
                 <td className="max-w-[260px] leading-tight">
                   {caution && (
                     <span className="line-clamp-2">
@@ -90,5 +95,20 @@ export function CandidateTable({
         </tbody>
       </table>
     </RadioGroup.Root>
+  );
+}
+
+/** Sentences that stand for every candidate, when there are several. */
+function inAll(
+  candidates: readonly Candidate[],
+  of: (c: Candidate) => readonly { text: string }[],
+): Set<string> {
+  const [first, ...rest] = candidates;
+  if (!first || rest.length === 0) return new Set();
+  const others = rest.map((c) => new Set(of(c).map((x) => x.text)));
+  return new Set(
+    of(first)
+      .map((x) => x.text)
+      .filter((text) => others.every((o) => o.has(text))),
   );
 }

@@ -2,20 +2,18 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { chooseSetupAction } from '@/app/server-actions';
+import type { StitchMachine } from '@/core/stitch/machine';
 import type { Zone } from '@/data/types';
 import { CLEAR } from '@/ui/draw/colour';
-import { DrawingSvg } from '@/ui/draw/Marks';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
-import { Shown } from '@/ui/kit/Shown';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { needleGauge, eyeWord } from '@/ui/needle-gauge/needle-gauge';
-import { sectionDrawing } from '@/ui/section-drawing/section';
-import { speedRuler } from '@/ui/speed-ruler/speed-ruler';
 import { CandidateTable } from './CandidateTable';
 import type { Candidate } from './candidate';
+import type { Held } from './HoldBar';
 import { SettingCard } from './SettingCard';
+import { VaryPanel, type VaryZone } from './VaryPanel';
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */
 export function MatchBench({
@@ -26,6 +24,9 @@ export function MatchBench({
   seenVersion,
   backingHex,
   shank,
+  held,
+  machine,
+  vary,
 }: {
   quiltId: string;
   zone: Pick<Zone, 'id' | 'name' | 'letter' | 'fabrics'>;
@@ -34,6 +35,9 @@ export function MatchBench({
   seenVersion: number;
   backingHex: string;
   shank: string;
+  held: Held;
+  machine: StitchMachine;
+  vary: VaryZone;
 }) {
   const router = useRouter();
   const standing = candidates.findIndex((c) => c.standing);
@@ -44,18 +48,6 @@ export function MatchBench({
   const c = candidates[picked]!;
   const s = c.setup;
   const topHex = c.top.hex ?? CLEAR;
-  const section = sectionDrawing(c.section, {
-    top: topHex,
-    bobbin: c.bobbin.hex ?? CLEAR,
-    cloth: zone.fabrics[0]?.hex ?? '#ede8dc',
-    backing: backingHex,
-  });
-  const ruler = speedRuler({ idleInPerS: c.idleInPerS, handInPerS: s.handInPerS, limitInPerS: s.maxInPerS });
-  const gauge = needleGauge(
-    { nm: s.needle.nm, eye: s.needle.eye, threadMm: c.topMm, ratio: s.eyeRatio },
-    topHex,
-  );
-
   return (
     <>
       <div className="flex flex-wrap items-center gap-x-3.5 gap-y-1">
@@ -73,7 +65,15 @@ export function MatchBench({
             disabled={pending}
             onClick={() =>
               !pending &&
-              send({ quiltId, zoneId: zone.id, topId: s.topId, bobbinId: s.bobbinId, seenVersion })
+              send({
+                quiltId,
+                zoneId: zone.id,
+                topId: s.topId,
+                bobbinId: s.bobbinId,
+                seenVersion,
+                holdNm: held.nm ?? null,
+                holdSpi: held.spi ?? null,
+              })
             }
           >
             Test this set-up
@@ -82,47 +82,18 @@ export function MatchBench({
       </div>
       <Problems problems={problems} />
       <SettingCard candidate={c} shank={shank} />
-      <div className="grid gap-x-5 border-b pt-2 pb-1 min-[1180px]:grid-cols-[540px_minmax(0,1fr)]">
-        <div>
-          <div className="flex flex-wrap items-baseline gap-x-4">
-            <h3 className="text-[17px]">Section, to scale</h3>
-            <span>
-              knot{' '}
-              <span className="text-[18px] font-bold">
-                <Shown kind={c.proven ? 'proven' : 'predicted'}>
-                  {Math.round(c.section.knotDepth * 100)} %
-                </Shown>
-              </span>{' '}
-              down, inside the batting
-            </span>
-          </div>
-          <DrawingSvg
-            drawing={section}
-            className="max-w-full"
-            title={`Section along the seam: five stitches of ${s.stitchMm.toFixed(1)} mm, needle ${(s.needle.nm / 100).toFixed(2)} mm, interlock ${Math.round(c.section.knotDepth * 100)} % down`}
-          />
-        </div>
-        <div className="min-[1180px]:block flex flex-wrap gap-5">
-          <div>
-            <h3 className="text-[17px]">
-              Speed ruler <span className="font-sans text-13 font-normal text-ink2">in/s</span>
-            </h3>
-            <DrawingSvg
-              drawing={ruler}
-              className="max-w-full"
-              title={`Speed: usual hand ${s.handInPerS} in/s, limit ${s.maxInPerS.toFixed(1)} in/s`}
-            />
-          </div>
-          <div>
-            <h3 className="mt-1 text-[17px]">Needle gauge</h3>
-            <DrawingSvg
-              drawing={gauge}
-              className="max-w-full"
-              title={`Needle Nm ${s.needle.nm}: thread fills ${s.eyeRatio.toFixed(2)} of the eye, ${eyeWord(s.eyeRatio)}`}
-            />
-          </div>
-        </div>
-      </div>
+      <VaryPanel
+        key={picked}
+        candidate={c}
+        zone={vary}
+        machine={machine}
+        colours={{
+          top: topHex,
+          bobbin: c.bobbin.hex ?? CLEAR,
+          cloth: zone.fabrics[0]?.hex ?? '#ede8dc',
+          backing: backingHex,
+        }}
+      />
       <CandidateTable candidates={candidates} value={picked} onChange={setPicked} />
       <div className="mt-4 grid gap-6 lg:grid-cols-2">
         <section aria-label="Why">

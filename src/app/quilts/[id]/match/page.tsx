@@ -1,11 +1,16 @@
-import { matchRequest, onlyPair } from '@/actions/zone-brief';
+import { coneName, matchRequest, onlyPair, sandwichOf } from '@/actions/zone-brief';
+import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
-import { techniques } from '@/core/tables/techniques';
+import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { techniques, usesRuler } from '@/core/tables/techniques';
+import type { Cone } from '@/data/types';
 import { db } from '@/data/sql';
 import { readDrawer } from '@/data/needles';
 import { readStudio } from '@/data/studio';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
+import { type Held, HoldBar } from '@/ui/match/HoldBar';
+import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
 import { candidatesOf } from '@/ui/match/candidates';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -27,11 +32,41 @@ export default async function MatchPage(props: QuiltPageProps) {
   const [drawer, studio] = await Promise.all([readDrawer(db()), readStudio(db())]);
   const standing = view.setups.get(zone.id);
   const request = matchRequest(zone, quilt, { machine, shelf, drawer, studio: studio! });
-  const found = match(request);
+  const held = heldIn(await props.searchParams, shelf);
+  const found = match({ ...request, hold: held });
   const fresh = standing && match({ ...onlyPair(request, standing), limit: 1 }).setups[0];
-  const candidates = candidatesOf({ found, standing, fresh, zone, quilt, shelf });
+  // With a part held the list is of what can be had with it; the card that stands is in the list without.
+  const free = Object.keys(held).length === 0;
+  const candidates = candidatesOf({
+    found,
+    standing: free ? standing : undefined,
+    fresh,
+    zone,
+    quilt,
+    shelf,
+  });
+  const t = techniques.get(zone.technique);
+  const sums = usesRuler(t) ? (
+    <RulerSums offsetIn={machine.footOffsetIn} />
+  ) : t.id === 'couching' ? (
+    <CouchingSums
+      holeMm={machine.couchingHoleMm}
+      pathIn={zone.lengthIn ?? areaOf(zone.geometry) / zone.spacingIn}
+      gapIn={zone.spacingIn}
+      radiusIn={zone.smallestRadiusIn ?? 0.75}
+    />
+  ) : null;
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match">
+      <HoldBar
+        path={`/quilts/${quilt.id}/match`}
+        zoneId={zone.id}
+        held={held}
+        threads={shelf
+          .filter((c) => c.role !== 'bobbin' && !c.archivedAt)
+          .map((c) => ({ id: c.id, name: coneName(c) }))}
+        spi={[machine.minSpi, machine.maxSpi]}
+      />
       {candidates.length === 0 ? (
         <Empty title="Nothing on the shelf suits this zone">
           {found.cautions.map((c) => (
@@ -40,7 +75,15 @@ export default async function MatchPage(props: QuiltPageProps) {
         </Empty>
       ) : (
         <MatchBench
-          key={zone.id + (standing?.id ?? '')}
+          key={zone.id + (standing?.id ?? '') + JSON.stringify(held)}
+          held={held}
+          machine={machine}
+          vary={{
+            technique: zone.technique,
+            spacingIn: zone.spacingIn,
+            smallestRadiusIn: zone.smallestRadiusIn,
+            sandwich: sandwichOf(zone, quilt),
+          }}
           quiltId={quilt.id}
           zone={{ id: zone.id, name: zone.name, letter: zone.letter, fabrics: zone.fabrics }}
           about={`${techniques.get(zone.technique).label}, ${zone.spacingIn} in apart · best of ${found.weighed} set-ups`}
@@ -50,6 +93,17 @@ export default async function MatchPage(props: QuiltPageProps) {
           shank={machine.shank}
         />
       )}
+      {sums}
     </QuiltFrame>
   );
+}
+
+/** The parts held in the page's address; what is not known is let go. */
+function heldIn(query: Record<string, string | undefined>, shelf: readonly Cone[]): Held {
+  const [nm, spi] = [Number(query.nm), Number(query.spi)];
+  return {
+    ...(shelf.some((c) => c.id === query.topId) ? { topId: query.topId } : {}),
+    ...(NEEDLE_SIZES.some((s) => s.nm === nm) ? { nm } : {}),
+    ...(spi >= 1 && spi <= 40 ? { spi } : {}),
+  };
 }
