@@ -75,10 +75,10 @@ test('a part held stays while the rest adapts; sliders move the drawings and can
     .click();
   await page.getByLabel('Hold the stitch length').selectOption('9');
   const card = page.getByRole('region', { name: 'Setting card' });
-  await expect(card).toContainText('9 spi');
+  await expect(card).toContainText('9spi');
   await page.getByLabel('Hold the needle').selectOption('110');
   await expect(card).toContainText('Nm 110');
-  await expect(card).toContainText('9 spi');
+  await expect(card).toContainText('9spi');
   await page.getByLabel('Hold the needle').selectOption('60');
   await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
   await page.getByRole('button', { name: 'Let go of all' }).click();

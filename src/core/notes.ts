@@ -10,6 +10,16 @@ export interface Caution extends Reason {
   severity: Severity;
 }
 
+/** The answer of a core function, or in words why there is none; what is not about the input is thrown on. */
+export function attempt<T>(work: () => T): T | string {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof CoreError) return error.message;
+    throw error;
+  }
+}
+
 /** Bad input to a core function: what is wrong, and where, as a dotted path. */
 export class CoreError extends Error {
   constructor(

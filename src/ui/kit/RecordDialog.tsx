@@ -2,6 +2,8 @@
 import type { ReactNode } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import type { Result } from '@/actions/result';
+import { readLengthMm } from '@/core/exchange/read-number';
+import { mmToIn } from '@/core/units/length';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { ColourField } from './ColourField';
@@ -15,7 +17,7 @@ import { useActionForm } from './use-action-form';
 export interface FieldSpec {
   name: string;
   label: string;
-  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'date';
+  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'date' | 'inches' | 'mm';
   hint?: string;
   options?: readonly { value: string; label: string }[];
   /** Words offered while typing. */
@@ -37,9 +39,17 @@ function shown(spec: FieldSpec, value: unknown): Values[string] {
   return typeof value === 'number' ? String(Number(value.toFixed(4))) : String(value);
 }
 
+/** A length typed with or without its unit: 6, 6 in, 15 cm, 150 mm. What cannot be read stays as typed, to be refused in words. */
+function lengthOf(text: string, unit: 'inches' | 'mm'): number | string | null {
+  if (text.trim() === '') return null;
+  const mm = readLengthMm(text, '.', unit === 'mm' ? 'mm' : 'in');
+  return mm === null ? text : unit === 'mm' ? mm : mmToIn(mm);
+}
+
 /** What the form holds, as the action takes it. */
 function sent(spec: FieldSpec, value: Values[string]): unknown {
   if (spec.kind === 'number') return numberOf(String(value));
+  if (spec.kind === 'inches' || spec.kind === 'mm') return lengthOf(String(value), spec.kind);
   if (spec.kind === 'choice') {
     if (value === NONE) return null;
     const numeric = spec.options?.every((o) => o.value === NONE || /^\d+(\.\d+)?$/.test(o.value));

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
 import { planCouching } from '@/core/couching/couching';
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import { planRuler } from '@/core/ruler/ruler';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { TextField } from '@/ui/kit/Field';
@@ -196,13 +196,4 @@ export function CouchingSums({
       </p>
     </section>
   );
-}
-
-function attempt<T>(work: () => T): T | string {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof CoreError) return error.message;
-    throw error;
-  }
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import { chooseNeedle } from '@/core/needle/needle';
 import { eyeRatio } from '@/core/needle/eye';
 import type { Sandwich } from '@/core/sandwich/sandwich';
@@ -206,13 +206,9 @@ export function VaryPanel({
 }
 
 function oneNeedle(c: Candidate, zone: VaryZone, spi: number, nm: number) {
-  try {
-    return chooseNeedle({ thread: c.top, spi, sandwich: zone.sandwich, owned: [nm], eye: c.setup.needle.eye })
-      .cautions;
-  } catch (error) {
-    if (error instanceof CoreError) return [];
-    throw error;
-  }
+  const needle = { thread: c.top, spi, sandwich: zone.sandwich, owned: [nm], eye: c.setup.needle.eye };
+  const told = attempt(() => chooseNeedle(needle).cautions);
+  return typeof told === 'string' ? [] : told;
 }
 
 function Slider(p: {

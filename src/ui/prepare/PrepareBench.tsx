@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { safety } from '@/core/cautions/cautions';
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import { lengthText } from '@/core/units/length-text';
 import type { Studio } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
@@ -317,13 +317,4 @@ function Ways({
       />
     </>
   );
-}
-
-function attempt<T>(work: () => T): T | string {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof CoreError) return error.message;
-    throw error;
-  }
 }

@@ -1,6 +1,6 @@
 import { describeThread, type ThreadFacts } from '@/core/thread/describe';
 import { checkTex } from '@/core/shelf/cone';
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import { Shown } from '@/ui/kit/Shown';
 
 const BASIS_WORD = {
@@ -67,7 +67,7 @@ function read(
   fullG: number | null,
   fullM: number | null,
 ): ThreadFacts | string {
-  try {
+  return attempt(() => {
     const facts = describeThread({
       label: label.trim() || undefined,
       fibre,
@@ -75,8 +75,5 @@ function read(
     });
     checkTex(facts.tex, fibre, 'label');
     return facts;
-  } catch (error) {
-    if (error instanceof CoreError) return error.message;
-    throw error;
-  }
+  });
 }

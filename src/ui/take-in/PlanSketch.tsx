@@ -1,4 +1,4 @@
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import { type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { numberOf } from '@/ui/kit/number-of';
 import type { Values } from '@/ui/kit/RecordDialog';
@@ -53,22 +53,16 @@ function sketch(v: Values) {
   };
   const [w, l] = [n('widthIn'), n('lengthIn')];
   if (!w || !l || w < 4 || l < 4 || w > 200 || l > 200) return null;
-  try {
-    return {
-      w,
-      l,
-      zones: planZones({
-        kind: v.plan as PlanKind,
-        widthIn: w,
-        lengthIn: l,
-        borderIn: n('borderIn'),
-        columns: n('columns'),
-        rows: n('rows'),
-        sashIn: n('sashIn'),
-      }),
-    };
-  } catch (error) {
-    if (error instanceof CoreError) return error.message;
-    throw error;
-  }
+  const zones = attempt(() =>
+    planZones({
+      kind: v.plan as PlanKind,
+      widthIn: w,
+      lengthIn: l,
+      borderIn: n('borderIn'),
+      columns: n('columns'),
+      rows: n('rows'),
+      sashIn: n('sashIn'),
+    }),
+  );
+  return typeof zones === 'string' ? zones : { w, l, zones };
 }

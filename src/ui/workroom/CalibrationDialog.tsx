@@ -15,7 +15,7 @@ import { toast } from 'sonner';
 import { calibrateAction } from '@/app/server-actions';
 import { type Calibration, fitCalibration } from '@/core/calibration/monotone';
 import { safety } from '@/core/cautions/cautions';
-import { CoreError } from '@/core/notes';
+import { attempt } from '@/core/notes';
 import type { CalibrationKind, Machine, StoredCalibration } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -206,10 +206,6 @@ function tryFit(points: { mark: number; value: number }[]): {
   fit: Calibration | null;
   problem: string | null;
 } {
-  try {
-    return { fit: fitCalibration(points), problem: null };
-  } catch (error) {
-    if (error instanceof CoreError) return { fit: null, problem: error.message };
-    throw error;
-  }
+  const fit = attempt(() => fitCalibration(points));
+  return typeof fit === 'string' ? { fit: null, problem: fit } : { fit, problem: null };
 }

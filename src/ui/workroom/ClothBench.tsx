@@ -22,8 +22,8 @@ const BATTING_FIELDS: readonly FieldSpec[] = [
   { name: 'name', label: 'Name', kind: 'text', wide: true },
   { name: 'kind', label: 'Kind', kind: 'choice', options: kindsOf(battingKinds.rows), wide: true },
   { name: 'ratingText', label: 'Rating, as printed', kind: 'text' },
-  { name: 'maxGapIn', label: 'Widest gap', kind: 'number', hint: 'in inches; empty: its kind’s' },
-  { name: 'loftMm', label: 'Loft', kind: 'number', hint: 'mm; empty: its kind’s' },
+  { name: 'maxGapIn', label: 'Widest gap', kind: 'inches', hint: '6 in or 15 cm; empty: its kind’s' },
+  { name: 'loftMm', label: 'Loft', kind: 'mm', hint: '3 mm or 0.12 in; empty: its kind’s' },
   { name: 'shrinkPct', label: 'Shrinkage', kind: 'number', hint: '%' },
   { name: 'notes', label: 'Notes', kind: 'long' },
 ];

@@ -14,6 +14,14 @@ import { CALIBRATION } from './calibration-words';
 
 const CalibrationDialog = dynamic(() => import('./CalibrationDialog').then((m) => m.CalibrationDialog));
 
+/** Lengths may be typed in either unit; bare numbers are in the unit of the hint. */
+const inches = (name: string, label: string, hint = 'in'): FieldSpec => ({
+  name,
+  label,
+  hint,
+  kind: 'inches',
+});
+const mm = (name: string, label: string, hint = 'mm'): FieldSpec => ({ name, label, hint, kind: 'mm' });
 const number = (name: string, label: string, hint?: string): FieldSpec => ({
   name,
   label,
@@ -40,16 +48,16 @@ const FIELDS: readonly FieldSpec[] = [
     kind: 'checks',
     options: FEET.map((f) => ({ value: f, label: FOOT_LABEL[f] })),
   },
-  number('rulerFootMm', 'Ruler foot asks for', 'mm of ruler, see its manual'),
-  number('footOffsetIn', 'Needle to foot’s edge', 'in'),
-  number('couchingHoleMm', 'Couching foot’s hole', 'mm, if it has one'),
-  number('bobbinOdMm', 'Bobbin, outside', 'mm'),
-  number('bobbinCoreMm', 'Bobbin, core', 'mm'),
-  number('bobbinWidthMm', 'Bobbin, inner width', 'mm'),
-  number('throatIn', 'Throat', 'in'),
-  number('deadIn', 'Dead space', 'in: rails, plate, foot'),
-  number('frameIn', 'Frame, quiltable width', 'in'),
-  number('rollStartIn', 'Empty roller', 'in across'),
+  mm('rulerFootMm', 'Ruler foot asks for', 'mm of ruler, see its manual'),
+  inches('footOffsetIn', 'Needle to foot’s edge', 'in'),
+  mm('couchingHoleMm', 'Couching foot’s hole', 'mm, if it has one'),
+  mm('bobbinOdMm', 'Bobbin, outside', 'mm'),
+  mm('bobbinCoreMm', 'Bobbin, core', 'mm'),
+  mm('bobbinWidthMm', 'Bobbin, inner width', 'mm'),
+  inches('throatIn', 'Throat', 'in'),
+  inches('deadIn', 'Dead space', 'in: rails, plate, foot'),
+  inches('frameIn', 'Frame, quiltable width', 'in'),
+  inches('rollStartIn', 'Empty roller', 'in across'),
   { name: 'rollInThroat', label: 'The quilt’s roll lies inside the throat', kind: 'yes' },
 ];
 /** A common machine to begin from; every value is checked against the manual by the person who owns it. */

@@ -18,8 +18,8 @@ const FIELDS: readonly FieldSpec[] = [
     kind: 'choice',
     options: Object.entries(SHAPES).map(([value, label]) => ({ value, label })),
   },
-  { name: 'thicknessMm', label: 'Thickness', kind: 'number', hint: 'mm' },
-  { name: 'radiusIn', label: 'Radius of its edge', kind: 'number', hint: 'in, for arcs and circles' },
+  { name: 'thicknessMm', label: 'Thickness', kind: 'mm', hint: 'mm' },
+  { name: 'radiusIn', label: 'Radius of its edge', kind: 'inches', hint: 'in, for arcs and circles' },
   { name: 'notes', label: 'Notes', kind: 'long' },
 ];
 
