@@ -135,7 +135,7 @@ export function QuiltMap(props: QuiltMapProps) {
         );
       })}
       <Passes lines={lines} turned={props.bands?.turned ?? false} w={w} l={l} sewn={passesSewn} px={px} />
-      <WideGaps zones={zones} wide={props.wideZones ?? []} px={px} />
+      <WideGaps zones={zones} wide={props.wideZones ?? []} w={w} px={px} />
       {chosen && (
         <path
           d={zonePath(chosen.geometry)}
@@ -218,9 +218,11 @@ function Passes({
 function WideGaps({
   zones,
   wide,
+  w,
   px,
 }: {
   zones: QuiltMapProps['zones'];
+  w: number;
   wide: NonNullable<QuiltMapProps['wideZones']>;
   px: (n: number) => number;
 }) {
@@ -228,6 +230,8 @@ function WideGaps({
     const zone = zones.find((z) => z.letter === letter);
     if (!zone) return null;
     const spot = spotIn(zone.geometry);
+    // The words stay on the quilt.
+    const x = Math.min(w - px(46), Math.max(px(46), spot[0]));
     return (
       <g key={letter} className="pointer-events-none">
         {!ok && (
@@ -240,7 +244,7 @@ function WideGaps({
           />
         )}
         <text
-          x={spot[0]}
+          x={x}
           y={spot[1]}
           textAnchor="middle"
           fontSize={px(13)}

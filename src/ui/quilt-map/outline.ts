@@ -24,9 +24,11 @@ function spotOnGrid(shape: MultiPolygon, samples: number): XY | null {
     for (let j = 1; j < samples; j++) {
       const at: XY = [x0 + ((x1 - x0) * i) / samples, y0 + ((y1 - y0) * j) / samples];
       if (!contains([largest], at)) continue;
-      const clear = Math.min(
+      const edge = Math.min(
         ...largest.flatMap((ring) => ring.map((p, k) => distance(at, p, ring[(k + 1) % ring.length]!))),
       );
+      // Of places equally clear, the one nearest the middle.
+      const clear = edge - 1e-3 * Math.hypot(at[0] - (x0 + x1) / 2, at[1] - (y0 + y1) / 2);
       if (!best || clear > best.clear) best = { at, clear };
     }
   return best?.at ?? null;

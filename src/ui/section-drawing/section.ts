@@ -15,6 +15,8 @@ const STITCHES = 5;
 const NEEDLE_AT = STITCHES + 0.95;
 const LEFT = 24;
 const TALLEST_PX_PER_MM = 40;
+/** Height kept for the needle above and the words below, px. */
+const ROOM = 62;
 
 /**
  * The quilt cut along the seam: five stitches, the next one being made. One scale in both directions, told
@@ -27,9 +29,15 @@ export function sectionDrawing(
   width = 540,
   height = 172,
 ): Drawing {
-  const perMm = Math.min(TALLEST_PX_PER_MM, (width - LEFT - 40) / ((NEEDLE_AT + 0.45) * s.stitchMm));
-  const st = s.stitchMm * perMm;
   const half = profile(s);
+  // Threads stand proud of the cloth on both faces; the needle and the words need room beside it.
+  const tallMm = 2 * half(0.5) + 2 * (s.topThreadMm + s.bobbinThreadMm);
+  const perMm = Math.min(
+    TALLEST_PX_PER_MM,
+    (width - LEFT - 40) / ((NEEDLE_AT + 0.45) * s.stitchMm),
+    (height - ROOM) / tallMm,
+  );
+  const st = s.stitchMm * perMm;
   const xs = Array.from({ length: STITCHES + 1 }, (_, i) => LEFT + 26 + i * st);
   const first = xs[0]!;
   const last = xs[STITCHES]!;
@@ -183,7 +191,11 @@ function weave(
   let d = '';
   const pitch = Math.max(6, 0.42 * perMm);
   for (let x = xa + pitch / 2; x < xb - 3; x += pitch)
-    d += circle(x, (outer(x) + inner(x)) / 2, Math.max(1, Math.abs(inner(x) - outer(x)) * 0.24));
+    d += circle(
+      x,
+      (outer(x) + inner(x)) / 2,
+      Math.max(1, Math.min(pitch * 0.42, Math.abs(inner(x) - outer(x)) * 0.24)),
+    );
   return { d, fill: mix(colour, '#ffffff', 0.35), stroke: mix(colour, '#20262b', 0.45), width: 0.7 };
 }
 
