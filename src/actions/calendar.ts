@@ -16,7 +16,7 @@ import { readAllZones } from '@/data/zones';
 import { planRequest, readSpeed, wholeMinutes } from './plan';
 import { sewnShare } from './quilt-work';
 import { conflict, done, refuse, type Result } from './result';
-import { Day, FormKey, Id, Maybe, Version } from './rules';
+import { Day, FormKey, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 export interface CalendarJob extends Scheduled {
@@ -105,7 +105,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
 
 export class LayOn {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Version() version!: number;
   /** Nothing: as soon as the frame is free. */
   @Maybe() @Day('Give a day.') startsOn?: string | null;

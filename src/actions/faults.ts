@@ -9,7 +9,6 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  IsUUID,
   Max,
   MaxLength,
   Min,
@@ -25,18 +24,17 @@ import { db } from '@/data/sql';
 import type { FaultStatus } from '@/data/types';
 import { readZones } from '@/data/zones';
 import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Id, QuiltId } from './rules';
 import { check } from './validate';
 
 /** A stitch fault as it was seen. */
 export class LogFault {
-  @IsUUID(undefined, { message: 'This form has lost its key. Reload the page; nothing was stored.' })
-  key!: string;
+  @FormKey() key!: string;
 
-  @IsUUID(undefined, { message: 'This quilt is not known. Go back to the Rack.' })
-  quiltId!: string;
+  @QuiltId() quiltId!: string;
 
   @IsOptional()
-  @IsUUID(undefined, { message: 'Pick a zone of this quilt.' })
+  @Id('Pick a zone of this quilt.')
   zoneId?: string | null;
 
   @IsArray({ message: 'Say what you saw.' })
@@ -115,8 +113,7 @@ export async function logFault(input: unknown): Promise<Result<{ n: number }>> {
 const STATUSES: readonly FaultStatus[] = ['open', 'mended', 'left'];
 
 export class SetFaultStatus {
-  @IsUUID(undefined, { message: 'This fault is not known. Reload the page.' })
-  faultId!: string;
+  @Id('This fault is not known. Reload the page.') faultId!: string;
 
   @IsInt({ message: 'Reload the page; the fault’s version is missing.' })
   version!: number;

@@ -8,7 +8,7 @@ import { FEET, type FootId } from '@/core/tables/techniques';
 import { insertMachine, type MachineFields, updateMachine, upsertCalibration } from '@/data/machines';
 import type { CalibrationKind } from '@/data/types';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Maybe, Num, OneOf, Text, Version, Words, Yes } from './rules';
+import { FormKey, Id, Maybe, Num, OneOf, QuiltId, Text, Version, Words, Yes } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** A machine and its frame, as the manual and a tape measure give them. */
@@ -113,7 +113,7 @@ export const calibrate = (input: unknown): Promise<Result<{ rmsShare: number }>>
 
 export class UseMachine {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Id('Pick the machine.') machineId!: string;
 }
 

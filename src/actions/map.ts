@@ -10,7 +10,7 @@ import { readFabrics } from '@/data/cloths';
 import { readQuilt } from '@/data/quilts';
 import { insertZone, liftZones, placeZone, readZones } from '@/data/zones';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Maybe, Text, Version, Words } from './rules';
+import { FormKey, Maybe, QuiltId, Text, Version, Words } from './rules';
 import { MEANWHILE, save } from './save';
 
 const MOST_ZONES = 150;
@@ -27,7 +27,7 @@ class PlacedZone {
 
 export class SaveMap {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Version() version!: number;
   @IsArray({ message: 'The map has no zones.' })
   @ArrayMinSize(1, { message: 'A quilt has at least one zone.' })

@@ -20,7 +20,7 @@ import { readStudio } from '@/data/studio';
 import type { ChosenSetup, Cone, Machine, Quilt, Studio, Zone } from '@/data/types';
 import { readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Num, OneOf, Version, Whole, Words } from './rules';
+import { FormKey, Num, OneOf, QuiltId, Version, Whole, Words } from './rules';
 import { MEANWHILE, save } from './save';
 import { sandwichOf } from './zone-brief';
 
@@ -114,7 +114,7 @@ const predictedMinutes = (plan: WorkPlan, pass: number): number =>
 
 export class FixPlan {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Version() version!: number;
   @OneOf(['auto', 'never'], 'Turned where it saves passes, or never.') turnRule!: 'auto' | 'never';
 }
@@ -145,7 +145,7 @@ class OrderedCell {
 
 export class SetOrder {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Version() version!: number;
   /** Empty: back to the order worked out. */
   @IsArray({ message: 'The order could not be read.' })
@@ -167,7 +167,7 @@ export const setOrder = (input: unknown): Promise<Result<{ steps: number }>> =>
 
 export class LogPass {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @Whole(1, 200, 'The pass') pass!: number;
   @Num(0.5, 2000, 'Minutes') minutes!: number;
 }
@@ -214,7 +214,7 @@ export const logPass = (input: unknown): Promise<Result<{ passesSewn: number }>>
 
 export class PutOnFrame {
   @FormKey() key!: string;
-  @Id('This quilt is not known. Go back to the Rack.') quiltId!: string;
+  @QuiltId() quiltId!: string;
   @OneOf(['on', 'off'], 'On the frame, or off.') where!: 'on' | 'off';
 }
 

@@ -76,4 +76,5 @@ export const Day = (ask: string): Rule =>
 export const Maybe = (): Rule => all(IsOptional());
 /** The key of one filling of a form. */
 export const FormKey = (): Rule => Id('This form has lost its key. Reload the page; nothing was stored.');
+export const QuiltId = (): Rule => Id('This quilt is not known. Go back to the Rack.');
 export const Version = (): Rule => Whole(0, 1_000_000_000, 'The version this page showed');

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsNumber, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import type { MatchRequest } from '@/core/match/request';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
@@ -16,24 +16,20 @@ import { readStudio } from '@/data/studio';
 import { readZones } from '@/data/zones';
 import { matchRequest, onlyPair } from './zone-brief';
 import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Id, QuiltId } from './rules';
 import { check } from './validate';
 
 /** The choice of a set-up: which pair of threads; everything else is worked out again on the server. */
 export class ChooseSetup {
-  @IsUUID(undefined, { message: 'This form has lost its key. Reload the page; nothing was stored.' })
-  key!: string;
+  @FormKey() key!: string;
 
-  @IsUUID(undefined, { message: 'This quilt is not known. Go back to the Rack.' })
-  quiltId!: string;
+  @QuiltId() quiltId!: string;
 
-  @IsUUID(undefined, { message: 'Pick a zone first.' })
-  zoneId!: string;
+  @Id('Pick a zone first.') zoneId!: string;
 
-  @IsUUID(undefined, { message: 'Pick a top thread.' })
-  topId!: string;
+  @Id('Pick a top thread.') topId!: string;
 
-  @IsUUID(undefined, { message: 'Pick a bobbin thread.' })
-  bobbinId!: string;
+  @Id('Pick a bobbin thread.') bobbinId!: string;
 
   /** Parts that were held when it was chosen. */
   @IsOptional()

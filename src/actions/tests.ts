@@ -1,16 +1,6 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import {
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { nextTension, type TensionNext } from '@/core/tension/next';
@@ -26,6 +16,7 @@ import { deleteProof, insertRound, readRounds, upsertProof } from '@/data/tests'
 import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';
 import { conflict, done, refuse, type Result } from './result';
+import { FormKey, Id, QuiltId } from './rules';
 import { check } from './validate';
 import { sandwichOf } from './zone-brief';
 
@@ -48,17 +39,13 @@ class Verdicts {
 
 /** A test stitch that was sewn and judged. */
 export class LogTest {
-  @IsUUID(undefined, { message: 'This form has lost its key. Reload the page; nothing was stored.' })
-  key!: string;
+  @FormKey() key!: string;
 
-  @IsUUID(undefined, { message: 'This quilt is not known. Go back to the Rack.' })
-  quiltId!: string;
+  @QuiltId() quiltId!: string;
 
-  @IsUUID(undefined, { message: 'Pick a zone first.' })
-  zoneId!: string;
+  @Id('Pick a zone first.') zoneId!: string;
 
-  @IsUUID(undefined, { message: 'Choose a set-up on Match first.' })
-  setupId!: string;
+  @Id('Choose a set-up on Match first.') setupId!: string;
 
   /** The number this test will have: one more than were on the strip. */
   @IsInt({ message: 'Reload the page; the test’s number is missing.' })

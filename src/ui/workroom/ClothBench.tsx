@@ -6,6 +6,7 @@ import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import { lengthText } from '@/core/units/length-text';
 import type { Studio, StudioBatting, StudioFabric } from '@/data/types';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
@@ -52,15 +53,7 @@ export function ClothBench({
           </Button>
         </div>
         <table className="mt-1 w-full">
-          <thead>
-            <tr className="text-left text-13 text-ink2">
-              {['Batting', 'Loft', 'Widest gap', ''].map((h) => (
-                <th key={h} className="py-1 pr-3 font-medium">
-                  {h || <span className="sr-only">Act</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <HeadRow names={['Batting', 'Loft', 'Widest gap']} />
           <tbody>
             {battings.map((b) => {
               const kind = battingKinds.get(b.kind);
@@ -100,15 +93,7 @@ export function ClothBench({
           </Button>
         </div>
         <table className="mt-1 w-full">
-          <thead>
-            <tr className="text-left text-13 text-ink2">
-              {['Fabric', 'Thick', 'Stretch', 'Keeps holes', ''].map((h) => (
-                <th key={h} className="py-1 pr-3 font-medium">
-                  {h || <span className="sr-only">Act</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <HeadRow names={['Fabric', 'Thick', 'Stretch', 'Keeps holes']} />
           <tbody>
             {fabrics.map((f) => {
               const kind = fabricKinds.get(f.kind);

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { keepRulerAction, putAwayAction } from '@/app/server-actions';
 import { safety } from '@/core/cautions/cautions';
 import type { Machine, Ruler } from '@/data/types';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
@@ -48,15 +49,7 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
         </Empty>
       ) : (
         <table className="mt-2 w-full max-w-[960px]">
-          <thead>
-            <tr className="text-left text-13 text-ink2">
-              {['Ruler', 'Shape', 'Thick', 'Sews', 'On your machine', ''].map((h) => (
-                <th key={h} className="py-1 pr-3 font-medium">
-                  {h || <span className="sr-only">Act</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <HeadRow names={['Ruler', 'Shape', 'Thick', 'Sews', 'On your machine']} />
           <tbody>
             {rulers.map((r) => (
               <tr key={r.id} className="border-t">

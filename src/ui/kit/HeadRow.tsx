@@ -1,0 +1,17 @@
+/** The head of a table whose last column holds what can be done with a row. */
+export function HeadRow({ names }: { names: readonly string[] }) {
+  return (
+    <thead>
+      <tr className="text-left text-13 text-ink2">
+        {names.map((name) => (
+          <th key={name} className="py-1 pr-3 font-medium">
+            {name}
+          </th>
+        ))}
+        <th className="py-1 pr-3 font-medium">
+          <span className="sr-only">Act</span>
+        </th>
+      </tr>
+    </thead>
+  );
+}
