@@ -2,6 +2,8 @@
 export interface Reason {
   code: string;
   text: string;
+  /** What a person could do about it, as a short order: "Wind two more bobbins". */
+  act?: string;
 }
 
 export type Severity = 'note' | 'warn' | 'stop';

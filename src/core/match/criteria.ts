@@ -6,7 +6,8 @@ import { fabrics } from '../tables/fabrics';
 import { features as featureTable } from '../tables/features';
 import { type Fibre } from '../tables/fibres';
 import type { Technique } from '../tables/techniques';
-import type { MatchThread, MatchZone } from './request';
+import type { FaultRate } from '../faults/rates';
+import type { MatchRequest, MatchThread, MatchZone } from './request';
 import type { Criterion } from './weights';
 import type { PickedNeedle } from './pick-needle';
 
@@ -19,6 +20,10 @@ export interface TopContext {
   threadMm: number;
   lambda: number;
   needle: PickedNeedle;
+  /** Top threads of the quilt's other zones. */
+  others?: MatchRequest['others'];
+  /** What the studio's own log says of threads, by id. */
+  record?: ReadonlyMap<string, FaultRate>;
 }
 
 export interface Judgement {
@@ -59,7 +64,8 @@ function judgeVisibility(c: TopContext): Judgement {
       penalty: 0.4,
       reason: {
         code: 'colour-unknown',
-        text: 'Colour of thread or cloth is not known: judge it by laying the cone on the top.',
+        text: 'Colour of thread or cloth is not known.',
+        act: 'Lay the cone on the top and judge it there.',
       },
     };
   const { worst, least, on } = seen;
@@ -164,20 +170,26 @@ const judgeCover = ({ technique: t, lambda, threadMm }: TopContext): Judgement =
           code: 'stiff',
           severity: 'note',
           text: `Thread covers ${Math.round(cover * 100)} % of the surface: this area will be stiff.`,
+          act: 'Open the spacing, or take a finer thread.',
         },
       }
     : { penalty: 0 };
 };
 
+/** What of the needle's penalty has no criterion of its own: marks, the maker's note, the point in the drawer. */
 function judgeNeedle({ needle }: TopContext): Judgement {
-  const caution: Caution | undefined = needle.wantedPoint
-    ? {
-        code: 'point-differs',
-        severity: 'note',
-        text: `The cloth asks for a ${needle.wantedPoint} point; the drawer has ${needle.point} in Nm ${needle.nm}.`,
-      }
-    : undefined;
-  return { penalty: needle.size.penalty + (caution ? 0.3 : 0), caution };
+  const { eye, flex, holes } = needle.size.parts;
+  const rest = Math.max(0, needle.size.penalty - eye - flex - holes);
+  if (!needle.wantedPoint) return { penalty: rest };
+  return {
+    penalty: rest + 0.3,
+    caution: {
+      code: 'point-differs',
+      severity: 'note',
+      text: `The cloth asks for a ${needle.wantedPoint} point; the drawer has ${needle.point} in Nm ${needle.nm}.`,
+      act: `Buy Nm ${needle.nm} ${needle.wantedPoint}.`,
+    },
+  };
 }
 
 function judgeAbrasion({ zone, fibre }: TopContext): Judgement {
@@ -204,7 +216,8 @@ const judgeFuss = ({ fibre }: TopContext): Judgement =>
         caution: {
           code: 'metallic-slow',
           severity: 'note',
-          text: 'Twists and shreds easily: sew slowly and draw it off upright.',
+          text: 'Twists and shreds easily.',
+          act: 'Sew slowly and draw it off upright.',
         },
       }
     : fibre.mono
@@ -213,7 +226,8 @@ const judgeFuss = ({ fibre }: TopContext): Judgement =>
           caution: {
             code: 'mono-stretches',
             severity: 'note',
-            text: 'Stretches as it feeds: low tension, and let it hang loose.',
+            text: 'Stretches as it feeds.',
+            act: 'Low tension, and let it hang loose.',
           },
         }
       : { penalty: fibre.id === 'rayon' ? 0.25 : 0 };
@@ -232,11 +246,67 @@ const judgeIron = ({ zone, fibre }: TopContext): Judgement =>
       }
     : { penalty: 0 };
 
+/** Quilts that will be washed again and again. */
+const WASHED: readonly MatchZone['use'][] = ['bed', 'baby', 'garment'];
+
+const judgeWashing = ({ zone, fibre }: TopContext): Judgement =>
+  fibre.washRisk > 0 && WASHED.includes(zone.use)
+    ? {
+        penalty: fibre.washRisk,
+        caution: {
+          code: 'wash-care',
+          severity: 'note',
+          text: `This quilt will be washed. ${fibre.note}`,
+          act: 'Write it on the care sheet.',
+        },
+      }
+    : { penalty: 0 };
+
+function judgeChange({ thread, others }: TopContext): Judgement {
+  if (!others || others.length === 0) return { penalty: 0 };
+  const same = others.filter((o) => o.topId === thread.id).map((o) => o.zone);
+  return same.length > 0
+    ? {
+        penalty: 0,
+        reason: {
+          code: 'no-thread-change',
+          text: `Already chosen for ${inWords(same.length === 1 ? 'zone' : 'zones', same)}: no thread change.`,
+        },
+      }
+    : { penalty: 1 };
+}
+
+const inWords = (noun: string, letters: readonly string[]) =>
+  `${noun} ${letters.length > 1 ? `${letters.slice(0, -1).join(', ')} and ${letters.at(-1)}` : letters[0]}`;
+
+function judgeRecord({ thread, record }: TopContext): Judgement {
+  const rate = record?.get(thread.id);
+  if (!rate) return { penalty: 0 };
+  const per = `${rate.per100k.toFixed(1)} faults in 100 000 stitches with this thread, your studio’s mean is ${rate.mean.toFixed(1)}`;
+  if (rate.differs === 'worse')
+    return {
+      penalty: Math.log(rate.per100k / rate.mean),
+      caution: {
+        code: 'own-faults',
+        severity: 'note',
+        text: `${per}: worse than chance explains.`,
+        act: 'Test it longer, or take another.',
+      },
+    };
+  return {
+    penalty: 0,
+    reason:
+      rate.differs === 'better'
+        ? { code: 'own-record', text: `${per}: better than chance explains.` }
+        : undefined,
+  };
+}
+
 const judgeLint = ({ fibre }: TopContext): Judgement => ({
   penalty: fibre.lint,
   caution:
     fibre.lint >= 2
-      ? { code: 'lint', severity: 'note', text: 'Sheds lint: brush the hook at every bobbin.' }
+      ? { code: 'lint', severity: 'note', text: 'Sheds lint.', act: 'Brush the hook at every bobbin.' }
       : undefined,
 });
 
@@ -255,10 +325,16 @@ export const TOP_CRITERIA: readonly CriterionOf<TopContext>[] = [
   { id: 'build-up', judge: judgeBuildUp },
   { id: 'cover', judge: judgeCover },
   { id: 'abrasion', judge: judgeAbrasion },
+  { id: 'eye', judge: ({ needle }) => ({ penalty: needle.size.parts.eye }) },
+  { id: 'flex', judge: ({ needle }) => ({ penalty: needle.size.parts.flex }) },
+  { id: 'holes', judge: ({ needle }) => ({ penalty: needle.size.parts.holes }) },
   { id: 'needle', judge: judgeNeedle },
   { id: 'fuss', judge: judgeFuss },
   { id: 'child', judge: judgeChild },
   { id: 'iron', judge: judgeIron },
+  { id: 'washing', judge: judgeWashing },
   { id: 'soluble', judge: judgeSoluble },
+  { id: 'thread-change', judge: judgeChange },
+  { id: 'record', judge: judgeRecord },
   { id: 'lint', judge: judgeLint },
 ];

@@ -1,4 +1,5 @@
 import { deltaEHex } from '../colour/delta-e';
+import type { Reason } from '../notes';
 import type { TensionStart } from '../tension/start';
 import type { Fibre } from '../tables/fibres';
 import { breakGf } from '../thread/thread';
@@ -6,20 +7,28 @@ import type { Usage } from '../usage/usage';
 import type { CriterionOf, Judgement } from './criteria';
 import type { MatchPreferences, MatchThread } from './request';
 
+/** What is known of two threads before any tension is reckoned. */
+export interface BobbinContext {
+  top: MatchThread;
+  bobbin: MatchThread;
+  bobbinFibre: Fibre;
+  preferences: MatchPreferences;
+}
+
 /** What is known when a bobbin is weighed under a top thread. */
 export interface PairContext {
   top: MatchThread;
   bobbin: MatchThread;
-  bobbinFibre: Fibre;
   tension: TensionStart;
   usage: Usage | null;
-  preferences: MatchPreferences;
+  /** Metres of each thread the quilt's other zones will take. */
+  claimedM?: Readonly<Record<string, number>>;
 }
 
 const name = (t: MatchThread) => t.name ?? t.id;
 const metres = (m: number) => `${Math.round(m)} m`;
 
-function judgeSize({ top, bobbin, preferences }: PairContext): Judgement {
+function judgeSize({ top, bobbin, preferences }: BobbinContext): Judgement {
   if (preferences.bobbin === 'same')
     return top.id === bobbin.id
       ? {
@@ -50,7 +59,7 @@ function judgeSize({ top, bobbin, preferences }: PairContext): Judgement {
   };
 }
 
-function judgeKind({ top, bobbin, bobbinFibre, preferences }: PairContext): Judgement {
+function judgeKind({ top, bobbin, bobbinFibre, preferences }: BobbinContext): Judgement {
   if (bobbinFibre.mono || bobbinFibre.id === 'metallic' || bobbinFibre.id === 'soluble')
     return {
       penalty: 3,
@@ -64,7 +73,7 @@ function judgeKind({ top, bobbin, bobbinFibre, preferences }: PairContext): Judg
   return { penalty: bobbinFibre.surface === 'filament' ? 0 : 0.3 + 0.2 * bobbinFibre.lint };
 }
 
-function judgeColour({ top, bobbin }: PairContext): Judgement {
+function judgeColour({ top, bobbin }: BobbinContext): Judgement {
   if (!top.hex || !bobbin.hex) return { penalty: top.id === bobbin.id ? 0 : 0.2 };
   const de = deltaEHex(top.hex, bobbin.hex);
   return de > 15
@@ -84,30 +93,52 @@ function judgeStrength({ top, tension }: PairContext): Judgement {
   return { penalty: Math.max(0, (share - 0.15) / 0.07), caution: tension.cautions[0] };
 }
 
-function judgeStock({ top, bobbin, usage }: PairContext): Judgement {
+function judgeStock({ top, bobbin, usage, claimedM = {} }: PairContext): Judgement {
   if (!usage) return { penalty: 0 };
   const same = top.id === bobbin.id;
   const wants = [
     { thread: top, m: usage.topM + (same ? usage.bobbinM : 0) },
     ...(same ? [] : [{ thread: bobbin, m: usage.bobbinM }]),
   ];
-  const short = wants.find((w) => w.thread.remainingM != null && w.thread.remainingM < w.m);
-  return short
-    ? {
-        penalty: 1,
-        caution: {
-          code: 'stock-short',
-          severity: 'warn',
-          text: `${name(short.thread)}: ${metres(short.thread.remainingM!)} left, ${metres(short.m)} wanted. Have another cone ready.`,
-        },
-      }
-    : { penalty: 0 };
+  const left = (t: MatchThread) => t.remainingM! - (claimedM[t.id] ?? 0);
+  const short = wants.find((w) => w.thread.remainingM != null && left(w.thread) < w.m);
+  if (!short) return { penalty: 0, reason: windMore(bobbin, usage) };
+  const claimed = claimedM[short.thread.id] ?? 0;
+  return {
+    penalty: 1,
+    caution: {
+      code: 'stock-short',
+      severity: 'warn',
+      text: `${name(short.thread)}: ${metres(short.thread.remainingM!)} left${claimed > 0 ? `, ${metres(claimed)} of it for the other zones` : ''}, ${metres(short.m)} wanted.`,
+      act: 'Have another cone ready.',
+    },
+  };
 }
 
-export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [
-  { id: 'strength', judge: judgeStrength },
+/** How many bobbins to wind before beginning, where the studio counts them. */
+function windMore(bobbin: MatchThread, { bobbins }: Usage): Reason | undefined {
+  const wound = bobbin.bobbinsWound;
+  if (wound === undefined) return undefined;
+  const more = bobbins - wound;
+  const takes = `Takes about ${bobbins} ${bobbins === 1 ? 'bobbin' : 'bobbins'}`;
+  return more > 0
+    ? {
+        code: 'wind-bobbins',
+        text: `${takes}, ${wound === 0 ? 'none is' : wound === 1 ? 'one is' : `${wound} are`} wound.`,
+        act: `Wind ${more} more.`,
+      }
+    : { code: 'bobbins-ready', text: `${takes}: wound and ready.` };
+}
+
+/** How a bobbin thread is weighed by the threads alone. */
+export const BOBBIN_CRITERIA: readonly CriterionOf<BobbinContext>[] = [
   { id: 'bobbin-size', judge: judgeSize },
   { id: 'bobbin-kind', judge: judgeKind },
   { id: 'bobbin-colour', judge: judgeColour },
+];
+
+/** How a pair is weighed once its tension and metres are reckoned. */
+export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [
+  { id: 'strength', judge: judgeStrength },
   { id: 'stock', judge: judgeStock },
 ];

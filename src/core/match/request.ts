@@ -2,6 +2,7 @@ import type { ModeRule } from '../stitch/regulate';
 import type { StitchMachine } from '../stitch/machine';
 import type { Eye, Point } from '../tables/needles';
 import type { BobbinSize } from '../usage/usage';
+import type { FaultRecord } from '../faults/rates';
 
 export type VisibilityWish = 'sink' | 'texture' | 'show';
 export type Use = 'bed' | 'baby' | 'wall' | 'show' | 'garment' | 'other';
@@ -32,7 +33,13 @@ export interface MatchThread {
   labelNeedleNm?: readonly [number, number];
   /** As the person knows it; ids stand in when left out. */
   name?: string;
+  /** Bobbins of this thread wound and ready, where the studio counts them. */
+  bobbinsWound?: number;
 }
+
+/** Whether a thread may be used above or below. */
+export const serves = (t: MatchThread, role: 'top' | 'bobbin'): boolean =>
+  (t.role ?? 'both') === 'both' || t.role === role;
 
 export interface MatchNeedle {
   nm: number;
@@ -62,5 +69,11 @@ export interface MatchRequest {
   preferences?: MatchPreferences;
   /** Parts the quilter holds; the rest adapts. */
   hold?: { topId?: string; bobbinId?: string; nm?: number; spi?: number };
+  /** The top threads standing for the quilt's other zones, with the zone's letter. */
+  others?: readonly { zone: string; topId: string }[];
+  /** Metres of each thread that the quilt's other zones will take, by thread id. */
+  claimedM?: Readonly<Record<string, number>>;
+  /** The studio's own log: faults and stitches by top thread, and of all its work. */
+  record?: FaultRecord;
   limit?: number;
 }

@@ -32,6 +32,8 @@ export interface SizeVerdict {
   verdict: Verdict;
   /** How far from ideal, 0 best; beyond 10 refused. */
   penalty: number;
+  /** The parts of the penalty that have a name of their own: how the thread runs, bends and marks. */
+  parts: { eye: number; flex: number; holes: number };
 }
 
 export interface NeedleChoice {
@@ -82,6 +84,7 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
     perforation: holes,
     verdict: refused ? 'refused' : best ? 'best' : 'usable',
     penalty: (refused ? REFUSED : 0) + eyePenalty + flexPenalty + holePenalty + lesser + lastResort + marks,
+    parts: { eye: eyePenalty, flex: flexPenalty + lastResort, holes: holePenalty },
   };
 }
 
@@ -156,7 +159,7 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
     });
     return { best: null, sizes, reasons, cautions };
   }
-  explain(chosen, request, memory, reasons, cautions);
+  explain(chosen, request, firm, memory, reasons, cautions);
   if (flexIndex(chosen.nm, request.spi, firmness(sandwich, true)) > FLEX_USABLE)
     cautions.push(safety('needle-break-eyes'));
   return { best: { nm: chosen.nm, us: chosen.us, point: pointFor(topIds) }, sizes, reasons, cautions };
@@ -165,6 +168,7 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
 function explain(
   size: SizeVerdict,
   request: NeedleRequest,
+  firm: number,
   memory: number,
   reasons: Reason[],
   cautions: Caution[],
@@ -175,7 +179,8 @@ function explain(
     cautions.push({
       code: 'eye-tight',
       severity: 'warn',
-      text: `Thread fills ${ratio} of the eye: it may rub and shred. A larger needle${request.eye === 'large' ? '' : ' or a large eye'} would clear it.`,
+      text: `Thread fills ${ratio} of the eye: it may rub and shred.`,
+      act: `Try a larger needle${request.eye === 'large' ? '' : ' or a large eye'}.`,
     });
   else if (size.eyeRatio < EYE_BEST[0])
     reasons.push({
@@ -189,19 +194,34 @@ function explain(
     cautions.push({
       code: 'flex-high',
       severity: 'warn',
-      text: `The needle bends (flex ${size.flexIndex.toFixed(2)}): skips may favour one direction. Go slower, or shorten the stitch.`,
+      text: `The needle bends (flex ${size.flexIndex.toFixed(2)}): skips may favour one direction.`,
+      act: stifferNeedle(size, request, firm) ?? 'Go slower, or shorten the stitch.',
     });
   if (memory >= KEEPS_HOLES && size.perforation > PERFORATION_WARN)
     cautions.push({
       code: 'hole-memory',
       severity: 'warn',
-      text: `Holes take ${(size.perforation * 100).toFixed(0)} % of the line in cloth that keeps them: fewer stitches or a thinner needle.`,
+      text: `Holes take ${(size.perforation * 100).toFixed(0)} % of the line in cloth that keeps them.`,
+      act: 'Sew fewer stitches to the inch, or take a thinner needle.',
     });
   else if (memory >= KEEPS_HOLES)
     reasons.push({
       code: 'hole-memory',
       text: 'This cloth keeps needle holes: test elsewhere before unpicking.',
     });
+}
+
+/** The next size that would stay straight with this thread still running freely in its eye, as an act. */
+function stifferNeedle(size: SizeVerdict, request: NeedleRequest, firm: number): string | null {
+  const eye = request.eye ?? 'standard';
+  const up = NEEDLE_SIZES.find(
+    (s) =>
+      s.nm > size.nm &&
+      flexIndex(s.nm, request.spi, firm) <= FLEX_BEST &&
+      eyeRatio(request.thread, s.nm, eye) >= EYE_USABLE[0],
+  );
+  if (!up) return null;
+  return `${request.owned?.includes(up.nm) === false ? 'Buy' : 'Go up to'} Nm ${up.nm}.`;
 }
 
 /** Which size of any would do, in words. */

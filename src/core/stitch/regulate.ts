@@ -131,12 +131,19 @@ function remark(
   if (out.spi > t.baseSpi && request.spi == null && radiusIn !== null)
     reasons.push({
       code: 'curve-raises',
-      text: `${out.spi} instead of ${t.baseSpi} per inch, for curves of ${fmt(radiusIn)} in radius.`,
+      text: `${out.spi} instead of ${t.baseSpi} per inch, for curves of radius ${fmt(radiusIn)} in.`,
     });
   if (out.curve === 'faceted' || out.curve === 'jagged')
     reasons.push({
       code: 'facets-remain',
-      text: `Curves tighter than ${fmt(smoothRadiusIn(out.spi))} in radius come out ${out.curve} at ${fmt(out.spi)} per inch.`,
+      text: `Curves of a radius under ${fmt(smoothRadiusIn(out.spi))} in come out ${out.curve} at ${fmt(out.spi)} per inch.`,
+      act: smootherAct(radiusIn, request.machine.maxSpi),
+    });
+  const usual = stitchesPerInch({ ...request, spi: undefined }, t, radiusIn);
+  if (request.spi != null && out.spi > usual && curveFacts(radiusIn, usual).curve === out.curve)
+    reasons.push({
+      code: 'fewer-would-do',
+      text: `${fmt(usual)} instead of ${fmt(out.spi)} stitches per inch: the ${radiusIn === null ? 'line holds as well' : `curve stays ${out.curve}`}, and it unpicks sooner.`,
     });
   if (hand > out.maxInPerS)
     cautions.push({
@@ -169,6 +176,14 @@ function remark(
         text: `Holes take ${(share * 100).toFixed(0)} % of the line in cloth that keeps them.`,
       });
   }
+}
+
+/** Up to what stitch length the curves would come out smooth, where the machine sews it. */
+function smootherAct(radiusIn: number | null, maxSpi: number): string | undefined {
+  const smooth = radiusIn === null ? Infinity : Math.ceil(smoothSpi(radiusIn) - 1e-9);
+  return smooth <= maxSpi
+    ? `${smooth} per inch would smooth them.`
+    : 'Draw the curves larger, or let the facets be.';
 }
 
 const fmt = (n: number) => String(Number(n.toFixed(2)));

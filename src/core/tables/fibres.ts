@@ -16,6 +16,8 @@ export interface Fibre {
   /** 'spun' surfaces grip more and are counted in Ne; 'filament' ones in denier. */
   surface: 'spun' | 'filament';
   mono: boolean;
+  /** What repeated washing does to it, 0 nothing – 1 ruins it (judgement); `note` says what. */
+  washRisk: number;
   eye: 'standard' | 'large';
   /** Sizes such thread is made in, tex; beyond them a label was misread (judgement). */
   texRange: readonly [number, number];
@@ -31,7 +33,7 @@ const fibre = (
   needleWear: number,
   surface: 'spun' | 'filament',
   note = '',
-  rest: Partial<Pick<Fibre, 'mono' | 'eye' | 'texRange'>> = {},
+  rest: Partial<Pick<Fibre, 'mono' | 'eye' | 'texRange' | 'washRisk'>> = {},
 ): Fibre => ({
   id,
   label,
@@ -43,6 +45,7 @@ const fibre = (
   needleWear,
   surface,
   mono: rest.mono ?? false,
+  washRisk: rest.washRisk ?? 0,
   eye: rest.eye ?? 'standard',
   texRange: rest.texRange ?? [5, 250],
   note,
@@ -62,8 +65,12 @@ export const fibres = table<Fibre>('Fibre', [
   fibre('polyester-corespun', 'polyester core-spun', [1.38, 0.58, 42], [38, 46], 1, 1, 'spun'),
   fibre('polyester-spun', 'spun polyester', [1.38, 0.52, 33], [28, 36], 2, 0.9, 'spun'),
   fibre('cotton', 'cotton', [1.52, 0.57, 24], [20, 28], 2, 0.9, 'spun', 'Shrinks a little.'),
-  fibre('rayon', 'rayon', [1.5, 0.62, 16], [14, 20], 1, 1, 'filament', 'Weak when wet; no bleach.'),
-  fibre('silk', 'silk', [1.34, 0.62, 30], [26, 34], 0, 1, 'filament', 'Cool wash.'),
+  fibre('rayon', 'rayon', [1.5, 0.62, 16], [14, 20], 1, 1, 'filament', 'Weak when wet; no bleach.', {
+    washRisk: 0.6,
+  }),
+  fibre('silk', 'silk', [1.34, 0.62, 30], [26, 34], 0, 1, 'filament', 'Cool wash.', {
+    washRisk: 0.3,
+  }),
   fibre(
     'nylon-mono',
     'nylon monofilament',
@@ -87,12 +94,23 @@ export const fibres = table<Fibre>('Fibre', [
     1,
     0.5,
     'filament',
-    'Twists: large eye, slow, upright pull-off.',
-    { eye: 'large', texRange: [12, 150] },
+    'Wash cool, and little: rubbing dulls the metal.',
+    { eye: 'large', texRange: [12, 150], washRisk: 0.5 },
   ),
-  fibre('wool-blend', 'wool blend', [1.25, 0.45, 11], [8, 14], 3, 0.9, 'spun', 'Thick: large eye.', {
-    eye: 'large',
-    texRange: [20, 500],
-  }),
+  fibre(
+    'wool-blend',
+    'wool blend',
+    [1.25, 0.45, 11],
+    [8, 14],
+    3,
+    0.9,
+    'spun',
+    'Wash cool: it shrinks and felts.',
+    {
+      eye: 'large',
+      texRange: [20, 500],
+      washRisk: 0.5,
+    },
+  ),
   fibre('soluble', 'water-soluble', [1.3, 0.55, 12], [12, 12], 1, 1, 'spun', 'For basting; keep dry.'),
 ]);

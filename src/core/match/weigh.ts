@@ -1,0 +1,25 @@
+import type { Caution, Reason } from '../notes';
+import type { CriterionOf } from './criteria';
+import { CRITERIA } from './weights';
+
+/** What all criteria together say: weighted penalties, their sum, and the sentences. */
+export interface Weighed {
+  total: number;
+  parts: Record<string, number>;
+  reasons: Reason[];
+  cautions: Caution[];
+}
+
+/** Judges by each criterion and weighs the penalties by CRITERIA. */
+export function weigh<C>(criteria: readonly CriterionOf<C>[], context: C): Weighed {
+  const out: Weighed = { total: 0, parts: {}, reasons: [], cautions: [] };
+  for (const criterion of criteria) {
+    const { penalty, reason, caution } = criterion.judge(context);
+    const part = CRITERIA[criterion.id].weight * penalty;
+    out.parts[criterion.id] = part;
+    out.total += part;
+    if (reason) out.reasons.push(reason);
+    if (caution) out.cautions.push(caution);
+  }
+  return out;
+}
