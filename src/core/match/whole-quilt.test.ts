@@ -63,8 +63,9 @@ test('each zone’s own best is what Match alone would choose', () => {
 });
 
 test('fewer threads than zone by zone, and never dearer', () => {
-  const whole = matchWhole({ ...request, topPrice: 1.5 });
+  const whole = matchWhole({ ...request, topPrice: 3 });
   expect(whole.together.tops.length).toBeLessThan(whole.apart.tops.length);
+  expect(whole.together.bobbins.length).toBeLessThan(whole.apart.bobbins.length);
   expect(whole.cost).toBeLessThanOrEqual(whole.apartCost + 1e-9);
   for (const z of whole.zones) expect(z.extra).toBeGreaterThanOrEqual(-1e-9);
   const traded = whole.zones.filter((z) => z.extra > 0);
