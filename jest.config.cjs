@@ -23,5 +23,5 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid|ml-[a-z-]+|is-any-array)/)'],
 };

@@ -1,0 +1,79 @@
+import { fabrics } from '../tables/fabrics';
+
+/** A test that tells the nearest kinds apart, or shows the worst of them before it is on the quilt. */
+export interface FirstTest {
+  code: 'holes' | 'stretch' | 'firm';
+  what: string;
+  steps: string[];
+  /** What each outcome means: which kinds it leaves. */
+  tells: { outcome: string; kinds: string[] }[];
+}
+
+const range = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
+
+/**
+ * The one test to sew first on a cloth nobody knows: of holes, stretch and firmness the one in which the nearest
+ * kinds differ most; where they agree, the one that shows the worst they have in common. At least one kind.
+ */
+export function firstTest(kinds: readonly string[], needleNm: number): FirstTest {
+  const rows = kinds.map((id) => fabrics.get(id, 'kinds'));
+  const holes = rows.map((r) => r.keepsHoles);
+  const stretch = rows.map((r) => r.stretch);
+  const firm = rows.map((r) => Math.log(r.firmness));
+  // Spread first; the worst value breaks the tie, so that the harm is tried where there is nothing to tell apart.
+  const value = {
+    holes: range(holes) / 3 + 0.15 * (Math.max(...holes) / 3),
+    stretch: range(stretch) / 3 + 0.14 * (Math.max(...stretch) / 3),
+    firm: range(firm) + 0.05 * Math.max(0, ...firm),
+  };
+  const code = (Object.keys(value) as (keyof typeof value)[]).reduce((a, b) => (value[b] > value[a] ? b : a));
+  const where = (keep: (r: (typeof rows)[number]) => boolean) => rows.filter(keep).map((r) => r.id);
+  switch (code) {
+    case 'holes':
+      return {
+        code,
+        what: 'Does it keep needle holes?',
+        steps: [
+          `On a hidden edge sew two inches without thread, needle Nm ${needleNm}.`,
+          'Stroke the line with a fingernail, then with a damp finger, and wait a minute.',
+          'Hold it against the light.',
+        ],
+        tells: [
+          { outcome: 'The holes close', kinds: where((r) => r.keepsHoles < 2) },
+          {
+            outcome: 'The holes stay: never unpick here, few stitches, thin needle',
+            kinds: where((r) => r.keepsHoles >= 2),
+          },
+        ],
+      };
+    case 'stretch':
+      return {
+        code,
+        what: 'Does it give under the stitches?',
+        steps: [
+          'Sew four inches across the stretch in the sandwich, and four along it.',
+          'Take it off the frame and let it lie.',
+        ],
+        tells: [
+          { outcome: 'It lies flat', kinds: where((r) => r.stretch < 2) },
+          {
+            outcome: 'It tunnels or waves: light ball point, stabilise it first',
+            kinds: where((r) => r.stretch >= 2),
+          },
+        ],
+      };
+    case 'firm':
+      return {
+        code,
+        what: 'Does it push the needle aside?',
+        steps: [
+          `Sew six inches at your usual speed to the left and six to the right, needle Nm ${needleNm}.`,
+          'Compare the stitches of both directions, and feel the point for a burr.',
+        ],
+        tells: [
+          { outcome: 'Both directions alike', kinds: where((r) => r.firmness < 1.2) },
+          { outcome: 'Skips one way: larger needle, slower hands', kinds: where((r) => r.firmness >= 1.2) },
+        ],
+      };
+  }
+}
