@@ -13,6 +13,7 @@ import {
 } from '@/core/usage/hours';
 import { ACT_MIN } from '@/core/usage/sewing-time';
 import { takeMetres } from '@/data/cones';
+import { insertStitches, type SewnInPass } from '@/data/fault-record';
 import { readMachine } from '@/data/machines';
 import { insertPassLog, readAllPassLogs } from '@/data/passes';
 import type { Sql } from '@/data/sql';
@@ -112,6 +113,20 @@ export async function readPlan(sql: Sql, view: NonNullable<Awaited<ReturnType<ty
 const predictedMinutes = (plan: WorkPlan, pass: number): number =>
   plan.order.cells.filter((c) => c.pass === pass).reduce((sum, c) => sum + c.minutes, 0);
 
+/** What a pass sews in each zone that has a set-up. */
+export const stitchesOf = (
+  plan: WorkPlan,
+  setups: ReadonlyMap<string, ChosenSetup>,
+  pass: number,
+): SewnInPass[] =>
+  plan.zones.flatMap((z) => {
+    const setup = setups.get(z.id);
+    const stitches = z.stitches * (z.shares[pass - 1] ?? 0);
+    if (!setup || stitches <= 0) return [];
+    const { topId, bobbinId, needleNm } = setup;
+    return [{ zoneId: z.id, pass, topId, bobbinId, needleNm, stitches }];
+  });
+
 export class FixPlan {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
@@ -194,6 +209,7 @@ export const logPass = (input: unknown): Promise<Result<{ passesSewn: number }>>
       minutes: form.minutes,
       predictedMin: predicted,
     });
+    await insertStitches(tx, stitchesOf(plan, view.setups, form.pass));
     for (const [i, z] of request.zones.entries()) {
       const share = plan.zones[i]!.shares[form.pass - 1] ?? 0;
       if (z.setup && share > 0)

@@ -6,9 +6,8 @@ import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
 import { readQuilt } from '@/data/quilts';
-import { once } from '@/data/receipts';
 import { insertSetup, readSetup } from '@/data/setups';
-import { db, type Sql } from '@/data/sql';
+import type { Sql } from '@/data/sql';
 import { readShelf } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readDrawer } from '@/data/needles';
@@ -17,7 +16,7 @@ import { readZones } from '@/data/zones';
 import { matchRequest, onlyPair } from './zone-brief';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
-import { check } from './validate';
+import { save } from './save';
 
 /** The choice of a set-up: which pair of threads; everything else is worked out again on the server. */
 export class ChooseSetup {
@@ -95,48 +94,45 @@ const asRow = (s: Setup, zoneId: string, version: number) => ({
   ratioSd: s.ratioSd,
 });
 
-/** Writes a zone's setting card. A card that already stands with the same threads is kept, tests and all. */
-export async function chooseSetup(input: unknown): Promise<Result<{ setupId: string; version: number }>> {
-  const checked = await check(ChooseSetup, input);
-  if (!checked.ok) return checked;
-  const { key, quiltId, zoneId, topId, bobbinId, seenVersion } = checked.value;
-  return once<Result<{ setupId: string; version: number }>>(
-    db(),
-    key,
-    'choose-setup',
-    async (tx) => {
-      const now = await readSetup(tx, zoneId);
-      if ((now?.version ?? 0) !== seenVersion)
-        return conflict(
-          'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
-        );
-      const found = await setupsForZone(
-        tx,
-        quiltId,
-        zoneId,
-        1,
-        { topId, bobbinId },
-        { nm: checked.value.holdNm ?? undefined, spi: checked.value.holdSpi ?? undefined },
-      );
-      if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-      const chosen = found.setups[0];
-      if (!chosen)
-        return refuse(
-          'That pair of threads does not suit this zone, or left the shelf. Pick another.',
-          'topId',
-        );
-      if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
-      const row = asRow(chosen, zoneId, seenVersion + 1);
-      if (!(await insertSetup(tx, row)))
-        return conflict(
-          'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.',
-        );
-      await tx`update quilt set step = 'match' where id = ${quiltId} and step = 'take-in'`;
-      return done({ setupId: row.id, version: row.version });
-    },
-    (answer) => answer.ok,
-  );
+const MEANWHILE =
+  'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.';
+
+interface Card {
+  quiltId: string;
+  zoneId: string;
+  topId: string;
+  bobbinId: string;
+  seenVersion: number;
+  hold?: MatchRequest['hold'];
 }
+
+/** Writes the next version of a zone's card, worked out anew; one that stands with the same set-up is kept. */
+export async function writeCard(
+  tx: Sql,
+  { quiltId, zoneId, topId, bobbinId, seenVersion, hold }: Card,
+): Promise<Result<{ setupId: string; version: number }>> {
+  const now = await readSetup(tx, zoneId);
+  if ((now?.version ?? 0) !== seenVersion) return conflict(MEANWHILE);
+  const found = await setupsForZone(tx, quiltId, zoneId, 1, { topId, bobbinId }, hold);
+  if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
+  const chosen = found.setups[0];
+  if (!chosen)
+    return refuse('That pair of threads does not suit this zone, or left the shelf. Pick another.', 'topId');
+  if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
+  const row = asRow(chosen, zoneId, seenVersion + 1);
+  if (!(await insertSetup(tx, row))) return conflict(MEANWHILE);
+  await tx`update quilt set step = 'match' where id = ${quiltId} and step = 'take-in'`;
+  return done({ setupId: row.id, version: row.version });
+}
+
+/** Writes a zone's setting card. A card that already stands with the same threads is kept, tests and all. */
+export const chooseSetup = (input: unknown): Promise<Result<{ setupId: string; version: number }>> =>
+  save<ChooseSetup, { setupId: string; version: number }>('choose-setup', ChooseSetup, input, (tx, form) =>
+    writeCard(tx, {
+      ...form,
+      hold: { nm: form.holdNm ?? undefined, spi: form.holdSpi ?? undefined },
+    }),
+  );
 
 const sameCard = (
   now: {

@@ -8,7 +8,7 @@ export const zoneForCore = (
   zone: Zone,
   quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind' | 'battingMaxGapIn'>,
 ): MatchZone => ({
-  top: zone.fabrics.map((f) => ({ fabric: f.kind, hex: f.hex, share: f.share })),
+  top: zone.fabrics.map((f) => ({ fabric: f.kind, name: f.name, hex: f.hex, share: f.share })),
   features: zone.features,
   backing: quilt.backingKind,
   battingId: quilt.battingKind,

@@ -16,6 +16,9 @@ import * as quilts from '@/actions/quilts';
 import type { Result } from '@/actions/result';
 import { chooseSetup } from '@/actions/setups';
 import { logTest } from '@/actions/tests';
+import { askWhatIf } from '@/actions/what-if';
+import { chooseWhole } from '@/actions/whole-quilt';
+import { nameCloth, recolour } from '@/actions/zone-cloth';
 import { importWorkroom } from '@/actions/workroom-file';
 import type { ExchangeKind } from '@/core/exchange/columns';
 
@@ -27,6 +30,10 @@ async function afterwards<T>(act: Promise<Result<T>>): Promise<Result<T>> {
 }
 
 export const chooseSetupAction = async (input: unknown) => afterwards(chooseSetup(input));
+export const chooseWholeAction = async (input: unknown) => afterwards(chooseWhole(input));
+export const askWhatIfAction = async (input: unknown) => askWhatIf(input);
+export const recolourAction = async (input: unknown) => afterwards(recolour(input));
+export const nameClothAction = async (input: unknown) => afterwards(nameCloth(input));
 export const logTestAction = async (input: unknown) => afterwards(logTest(input));
 export const logFaultAction = async (input: unknown) => afterwards(faults.logFault(input));
 export const setFaultStatusAction = async (input: unknown) => afterwards(faults.setFaultStatus(input));

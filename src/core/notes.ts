@@ -4,6 +4,8 @@ export interface Reason {
   text: string;
   /** What a person could do about it, as a short order: "Wind two more bobbins". */
   act?: string;
+  /** The criterion it belongs to, where one gave it. */
+  from?: string;
 }
 
 export type Severity = 'note' | 'warn' | 'stop';

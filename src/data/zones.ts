@@ -71,3 +71,22 @@ export const placeZone = (sql: Sql, id: string, letter: string, name: string, ge
 /** Takes every zone off the map before it is laid anew; those not laid again keep their cards and tests. */
 export const liftZones = (sql: Sql, quiltId: string) => sql`
   update zone set retired_at = now() where quilt_id = ${quiltId} and retired_at is null`;
+
+/** Colours and shares of a zone's cloths, in their order. */
+export async function recolourZone(
+  sql: Sql,
+  id: string,
+  colours: readonly { hex: string; share: number }[],
+): Promise<void> {
+  for (const [position, c] of colours.entries())
+    await sql`
+      update zone_fabric set hex = ${c.hex}, share = ${c.share} where zone_id = ${id} and position = ${position}`;
+  await sql`update zone set version = version + 1 where id = ${id}`;
+}
+
+/** Lays a zone's cloth on another fabric of the studio; colour and share stay. */
+export async function repointCloth(sql: Sql, id: string, position: number, fabricId: string): Promise<void> {
+  await sql`
+    update zone_fabric set fabric_id = ${fabricId} where zone_id = ${id} and position = ${position}`;
+  await sql`update zone set version = version + 1 where id = ${id}`;
+}

@@ -11,10 +11,11 @@ import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
 import { PRIOR_SPEED } from '@/core/usage/hours';
-import { readPlan } from '@/actions/plan';
+import { readPlan, stitchesOf } from '@/actions/plan';
 import { readQuiltView } from '@/actions/quilt-view';
 import { matchRequest, sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/actions/tests';
+import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
@@ -227,6 +228,7 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
       update quilt set passes = ${passes}, depths_in = ${depthsIn}, turned = ${turned}, passes_sewn = ${sewn}
       where id = ${id}`;
     for (let pass = 1; pass <= sewn; pass++) {
+      await insertStitches(tx, stitchesOf(plan, view.setups, pass));
       const predicted = plan.order.cells.filter((c) => c.pass === pass).reduce((m, c) => m + c.minutes, 0);
       if (predicted < 0.5) continue;
       await tx`

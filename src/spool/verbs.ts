@@ -204,7 +204,7 @@ export const VERBS: Record<string, Verb> = {
     'the best set-ups of a shelf for a zone, with reasons and cautions',
     s.object({
       zone: s.object({
-        top: s.list(s.object({ fabric: s.fabricId, 'hex?': s.hex, 'share?': s.share })),
+        top: s.list(s.object({ fabric: s.fabricId, 'name?': s.text(), 'hex?': s.hex, 'share?': s.share })),
         'features?': s.list(s.featureId),
         backing: s.fabricId,
         battingId: s.battingId,

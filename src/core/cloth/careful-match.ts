@@ -5,6 +5,13 @@ import type { Setup } from '../match/setup';
 import { type ClothDescription, type NearCloth, nearestCloths } from './nearest-cloth';
 import { firstTest, type FirstTest } from './first-test';
 
+export interface CarefulQuestion {
+  request: MatchRequest;
+  /** Which cloth of the zone is the unknown one. */
+  clothIndex: number;
+  description: ClothDescription;
+}
+
 export interface CarefulMatch {
   kinds: NearCloth[];
   /** Good on every one of the kinds; null when no pair of threads suits them all. */
@@ -19,14 +26,9 @@ const penaltyOf = (s: Setup) => 4 * (100 / s.score - 1);
 /**
  * A cautious set-up for a cloth that is only described: the pair of threads whose worst case over the nearest
  * kinds is least (minimax), with the needle and stitch of that worst case, and the one test to sew first.
- * `clothIndex` says which cloth of the zone is the unknown one.
  * @throws CoreError when there is no such cloth or the description is out of range.
  */
-export function carefulMatch(
-  request: MatchRequest,
-  clothIndex: number,
-  description: ClothDescription,
-): CarefulMatch {
+export function carefulMatch({ request, clothIndex, description }: CarefulQuestion): CarefulMatch {
   if (!request.zone.top[clothIndex])
     throw new CoreError('no-such-cloth', 'Pick the cloth of the zone that is not known.', 'clothIndex');
   const kinds = nearestCloths(description);

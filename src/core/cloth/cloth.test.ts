@@ -106,7 +106,7 @@ describe('a careful set-up', () => {
 
   test('is good on every one of the nearest kinds', () => {
     const request = aMatch({ top: [{ fabric: 'unknown', hex: '#9db3b8' }] });
-    const told = carefulMatch(request, 0, silky);
+    const told = carefulMatch({ request, clothIndex: 0, description: silky });
     expect(told.setup).not.toBeNull();
     expect(told.kinds.map((k) => k.id)).toContain(told.hardest);
     for (const { id } of told.kinds) {
@@ -122,7 +122,7 @@ describe('a careful set-up', () => {
 
   test('no pair has a better worst case', () => {
     const request = aMatch({ top: [{ fabric: 'unknown', hex: '#9db3b8' }] });
-    const told = carefulMatch(request, 0, silky);
+    const told = carefulMatch({ request, clothIndex: 0, description: silky });
     const scores = told.kinds.map(
       ({ id }) =>
         new Map(
@@ -138,13 +138,13 @@ describe('a careful set-up', () => {
   });
 
   test('nothing on the shelf: the kinds and the test are still told', () => {
-    const told = carefulMatch(aMatch({}, { threads: [] }), 0, silky);
+    const told = carefulMatch({ request: aMatch({}, { threads: [] }), clothIndex: 0, description: silky });
     expect(told.setup).toBeNull();
     expect(told.hardest).toBeNull();
     expect(told.test.steps.length).toBeGreaterThan(0);
   });
 
   test('a cloth that is not in the zone is an error', () => {
-    expect(() => carefulMatch(aMatch(), 3, silky)).toThrow(CoreError);
+    expect(() => carefulMatch({ request: aMatch(), clothIndex: 3, description: silky })).toThrow(CoreError);
   });
 });

@@ -1,3 +1,5 @@
+import { safety } from '../cautions/cautions';
+import type { Caution } from '../notes';
 import { fabrics } from '../tables/fabrics';
 
 /** A test that tells the nearest kinds apart, or shows the worst of them before it is on the quilt. */
@@ -7,6 +9,7 @@ export interface FirstTest {
   steps: string[];
   /** What each outcome means: which kinds it leaves. */
   tells: { outcome: string; kinds: string[] }[];
+  cautions: Caution[];
 }
 
 const range = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
@@ -28,10 +31,13 @@ export function firstTest(kinds: readonly string[], needleNm: number): FirstTest
   };
   const code = (Object.keys(value) as (keyof typeof value)[]).reduce((a, b) => (value[b] > value[a] ? b : a));
   const where = (keep: (r: (typeof rows)[number]) => boolean) => rows.filter(keep).map((r) => r.id);
+  // A needle is changed or its point felt in each of them.
+  const cautions = [safety('power-off-service', 'note')];
   switch (code) {
     case 'holes':
       return {
         code,
+        cautions,
         what: 'Does it keep needle holes?',
         steps: [
           `On a hidden edge sew two inches without thread, needle Nm ${needleNm}.`,
@@ -49,6 +55,7 @@ export function firstTest(kinds: readonly string[], needleNm: number): FirstTest
     case 'stretch':
       return {
         code,
+        cautions,
         what: 'Does it give under the stitches?',
         steps: [
           'Sew four inches across the stretch in the sandwich, and four along it.',
@@ -65,6 +72,7 @@ export function firstTest(kinds: readonly string[], needleNm: number): FirstTest
     case 'firm':
       return {
         code,
+        cautions,
         what: 'Does it push the needle aside?',
         steps: [
           `Sew six inches at your usual speed to the left and six to the right, needle Nm ${needleNm}.`,

@@ -12,6 +12,8 @@ export interface RankedColour {
   meanDeltaE: number;
   visibility: number;
   word: VisibilityWord;
+  /** Which fabric decides: the one it differs from most when it should sink, least when it should show. */
+  decides: number;
 }
 
 /**
@@ -30,6 +32,7 @@ export function rankColours({ fabrics, threads, aim }: ColourRequest): RankedCol
         meanDeltaE: spread.mean,
         visibility: seen,
         word: visibilityWord(seen),
+        decides: aim === 'sink' ? spread.worstIndex : spread.leastIndex,
       },
     };
   });

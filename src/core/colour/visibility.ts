@@ -17,8 +17,9 @@ export interface ColourSpread {
   worst: number;
   least: number;
   mean: number;
-  /** Index of the fabric with the largest difference. */
+  /** Index of the fabric with the largest difference, and of the one with the least. */
   worstIndex: number;
+  leastIndex: number;
 }
 
 /** CIEDE2000 of a thread against every fabric of a zone; the mean is weighted by share of area. */
@@ -31,10 +32,12 @@ export function colourSpread(
   const shares = fabrics.map((f) => f.share ?? 1);
   const sum = shares.reduce((a, b) => a + b, 0) || 1;
   const worst = Math.max(...each);
+  const least = Math.min(...each);
   return {
     worst,
-    least: Math.min(...each),
+    least,
     mean: each.reduce((total, de, i) => total + (de * (shares[i] ?? 0)) / sum, 0),
     worstIndex: each.indexOf(worst),
+    leastIndex: each.indexOf(least),
   };
 }

@@ -1,5 +1,5 @@
 import { type MultiPolygon } from '../geometry/polygon';
-import { seamsOf } from '../geometry/neighbours';
+import { type Edge, seamsOf } from '../geometry/neighbours';
 
 export interface Neighbour {
   id: string;
@@ -9,6 +9,8 @@ export interface Neighbour {
   ratio: number;
   /** Within the evenness limit, either way round. */
   even: boolean;
+  /** The seam itself, as straight pieces in inches. */
+  edges: Edge[];
 }
 
 /**
@@ -21,15 +23,19 @@ export function neighbourDensities(
 ): ReadonlyMap<string, Neighbour[]> {
   const density = new Map(zones.map((z) => [z.id, z.lineDensity]));
   const found = new Map<string, Neighbour[]>(zones.map((z) => [z.id, []]));
-  for (const { a, b, lengthIn } of seamsOf(zones))
+  for (const { a, b, lengthIn, edges } of seamsOf(zones))
     for (const [here, there] of [
       [a, b],
       [b, a],
     ] as const) {
       const ratio = density.get(here)! / density.get(there)!;
-      found
-        .get(here)!
-        .push({ id: there, seamIn: lengthIn, ratio, even: Math.max(ratio, 1 / ratio) <= limit + 1e-9 });
+      found.get(here)!.push({
+        id: there,
+        seamIn: lengthIn,
+        ratio,
+        even: Math.max(ratio, 1 / ratio) <= limit + 1e-9,
+        edges,
+      });
     }
   for (const list of found.values())
     list.sort((x, y) => Math.abs(Math.log(y.ratio)) - Math.abs(Math.log(x.ratio)));

@@ -49,7 +49,7 @@ test('seams are found once for each pair', () => {
     { id: 'B', geometry: box(10, 0, 10, 10) },
     { id: 'C', geometry: box(0, 10, 20, 10) },
   ];
-  expect(seamsOf(zones)).toEqual([
+  expect(seamsOf(zones).map(({ a, b, lengthIn }) => ({ a, b, lengthIn }))).toEqual([
     { a: 'A', b: 'B', lengthIn: 10 },
     { a: 'A', b: 'C', lengthIn: 10 },
     { a: 'B', b: 'C', lengthIn: 10 },
@@ -92,8 +92,19 @@ describe('densities of neighbours', () => {
   });
 
   test('the ratio is this zone over its neighbour, and the limit holds both ways', () => {
-    expect(told.get('A')![0]).toEqual({ id: 'B', seamIn: 10, ratio: 4, even: false });
-    expect(told.get('B')![0]).toEqual({ id: 'A', seamIn: 10, ratio: 0.25, even: false });
+    expect(told.get('A')![0]).toEqual({
+      id: 'B',
+      seamIn: 10,
+      ratio: 4,
+      even: false,
+      edges: [
+        [
+          [10, 0],
+          [10, 10],
+        ],
+      ],
+    });
+    expect(told.get('B')![0]).toMatchObject({ id: 'A', seamIn: 10, ratio: 0.25, even: false });
     expect(told.get('B')![1]).toMatchObject({ id: 'C', ratio: 0.5, even: true });
   });
 

@@ -39,21 +39,31 @@ export interface CriterionOf<Context> {
 }
 
 const over = (value: number, limit: number, span: number) => Math.max(0, (value - limit) / span);
+/** A thread this far from the cloth is one the shelf has no better than; another would have to be bought. */
+const FAR_OFF = 18;
+/** Penalties above this are worth a sentence. */
+const SPOKEN = 0.04;
+/** What every blade marks on plain cotton; only more than that is said. */
+const MARKS = 0.35;
 /** A clear monofilament takes the colour of the cloth; this is what is still seen of it. */
 const CLEAR_DELTA_E = 4;
 
-type ColouredFabric = { fabric: string; hex: string; share?: number };
+type ColouredFabric = MatchZone['top'][number] & { hex: string };
 const coloured = (zone: MatchZone) => zone.top.filter((t): t is ColouredFabric => t.hex !== undefined);
+
+const clothName = (c: ColouredFabric) => c.name ?? `${fabrics.get(c.fabric).label} ${c.hex}`;
 
 function seenColour({ zone, thread, fibre, threadMm }: TopContext) {
   const cloths = coloured(zone);
-  if (fibre.mono && !thread.hex) return { worst: CLEAR_DELTA_E / 2, least: CLEAR_DELTA_E / 2, on: null };
+  if (fibre.mono && !thread.hex)
+    return { worst: CLEAR_DELTA_E / 2, least: CLEAR_DELTA_E / 2, on: null, worstCloth: '' };
   if (!thread.hex || cloths.length === 0) return null;
   const spread = colourSpread(thread.hex, cloths);
   return {
     worst: visibility(spread.worst, threadMm),
     least: visibility(spread.least, threadMm),
-    on: cloths.length > 1 ? fabrics.get(cloths[spread.worstIndex]!.fabric).label : null,
+    on: cloths.length > 1 ? clothName(cloths[spread.worstIndex]!) : null,
+    worstCloth: clothName(cloths[spread.worstIndex]!),
   };
 }
 
@@ -68,8 +78,9 @@ function judgeVisibility(c: TopContext): Judgement {
         act: 'Lay the cone on the top and judge it there.',
       },
     };
-  const { worst, least, on } = seen;
-  const where = on ? ` on the ${on}, the worst of its cloths` : '';
+  const { worst, least, on, worstCloth } = seen;
+  const where = on ? ` on ${on}, the worst of its cloths` : '';
+  const nearer = worst > FAR_OFF ? `A thread nearer to ${worstCloth} would do better.` : undefined;
   switch (c.zone.visibility) {
     case 'sink': {
       const word = visibilityWord(worst);
@@ -77,7 +88,12 @@ function judgeVisibility(c: TopContext): Judgement {
       return word === 'shows'
         ? {
             penalty,
-            caution: { code: 'thread-shows', severity: 'note', text: `Shows${where}, where it should sink.` },
+            caution: {
+              code: 'thread-shows',
+              severity: 'note',
+              text: `Shows${where}, where it should sink.`,
+              act: nearer,
+            },
           }
         : {
             penalty,
@@ -94,7 +110,12 @@ function judgeVisibility(c: TopContext): Judgement {
       return worst > 15
         ? {
             penalty: over(worst, 15, 15),
-            caution: { code: 'thread-shows', severity: 'note', text: `More colour than texture${where}.` },
+            caution: {
+              code: 'thread-shows',
+              severity: 'note',
+              text: `More colour than texture${where}.`,
+              act: nearer,
+            },
           }
         : {
             penalty: 0.2 * over(5 - worst, 0, 5),
@@ -122,18 +143,38 @@ function judgeVisibility(c: TopContext): Judgement {
 
 function judgeThickness({ zone, threadMm }: TopContext): Judgement {
   const mm = threadMm.toFixed(2);
-  if (zone.visibility === 'sink')
-    return {
-      penalty: over(threadMm, 0.16, 0.16),
-      reason:
-        threadMm <= 0.17 ? { code: 'fine', text: `Fine, ${mm} mm: sits down in the cloth.` } : undefined,
-    };
-  if (zone.visibility === 'show')
-    return {
-      penalty: over(0.24, threadMm, 0.12),
-      reason: threadMm >= 0.22 ? { code: 'bold', text: `Bold, ${mm} mm: reads across a room.` } : undefined,
-    };
-  return { penalty: over(Math.abs(threadMm - 0.18), 0.04, 0.15) };
+  const says = (code: string, text: string): Reason => ({ code, text });
+  switch (zone.visibility) {
+    case 'sink':
+      return {
+        penalty: over(threadMm, 0.16, 0.16),
+        reason:
+          threadMm <= 0.17
+            ? says('fine', `Fine, ${mm} mm: sits down in the cloth.`)
+            : says('stands-up', `${mm} mm: a finer thread would sit lower.`),
+      };
+    case 'show':
+      return {
+        penalty: over(0.24, threadMm, 0.12),
+        reason:
+          threadMm >= 0.22
+            ? says('bold', `Bold, ${mm} mm: reads across a room.`)
+            : says('slender', `${mm} mm: a bolder thread would be read from further off.`),
+      };
+    case 'texture': {
+      const off = threadMm - 0.18;
+      return {
+        penalty: over(Math.abs(off), 0.04, 0.15),
+        reason:
+          Math.abs(off) <= 0.04
+            ? undefined
+            : says(
+                off > 0 ? 'stands-up' : 'slender',
+                `${mm} mm: ${off > 0 ? 'thicker' : 'finer'} than texture asks for.`,
+              ),
+      };
+    }
+  }
 }
 
 function judgeBuildUp({ technique: t, threadMm }: TopContext): Judgement {
@@ -156,7 +197,12 @@ function judgeBuildUp({ technique: t, threadMm }: TopContext): Judgement {
             code: 'backtrack-forgiven',
             text: `Fine enough to sew over: the ${share} % sewn twice will not build up.`,
           }
-        : undefined,
+        : penalty > SPOKEN
+          ? {
+              code: 'sewn-twice',
+              text: `${share} % is sewn twice; at ${threadMm.toFixed(2)} mm it hardly shows.`,
+            }
+          : undefined,
   };
 }
 
@@ -180,7 +226,17 @@ const judgeCover = ({ technique: t, lambda, threadMm }: TopContext): Judgement =
 function judgeNeedle({ needle }: TopContext): Judgement {
   const { eye, flex, holes } = needle.size.parts;
   const rest = Math.max(0, needle.size.penalty - eye - flex - holes);
-  if (!needle.wantedPoint) return { penalty: rest };
+  if (!needle.wantedPoint)
+    return {
+      penalty: rest,
+      reason:
+        rest > MARKS
+          ? {
+              code: 'blade-marks',
+              text: `A blade of ${(needle.nm / 100).toFixed(2)} mm leaves a mark of its own; a thinner one less.`,
+            }
+          : undefined,
+    };
   return {
     penalty: rest + 0.3,
     caution: {
@@ -230,7 +286,9 @@ const judgeFuss = ({ fibre }: TopContext): Judgement =>
             act: 'Low tension, and let it hang loose.',
           },
         }
-      : { penalty: fibre.id === 'rayon' ? 0.25 : 0 };
+      : fibre.id === 'rayon'
+        ? { penalty: 0.25, reason: { code: 'soft', text: 'Softer than polyester: it frays sooner.' } }
+        : { penalty: 0 };
 
 function judgeChild({ zone, fibre }: TopContext): Judgement {
   return fibre.mono && zone.use === 'baby'
@@ -273,7 +331,10 @@ function judgeChange({ thread, others }: TopContext): Judgement {
           text: `Already chosen for ${inWords(same.length === 1 ? 'zone' : 'zones', same)}: no thread change.`,
         },
       }
-    : { penalty: 1 };
+    : {
+        penalty: 1,
+        reason: { code: 'thread-change', text: 'One more thread on this quilt: a change in every sweep.' },
+      };
 }
 
 const inWords = (noun: string, letters: readonly string[]) =>
@@ -308,6 +369,7 @@ const judgeLint = ({ fibre }: TopContext): Judgement => ({
     fibre.lint >= 2
       ? { code: 'lint', severity: 'note', text: 'Sheds lint.', act: 'Brush the hook at every bobbin.' }
       : undefined,
+  reason: fibre.lint === 1 ? { code: 'little-lint', text: 'Sheds a little lint.' } : undefined,
 });
 
 const judgeSoluble = ({ fibre, technique }: TopContext): Judgement =>

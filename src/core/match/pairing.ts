@@ -38,7 +38,13 @@ function judgeSize({ top, bobbin, preferences }: BobbinContext): Judgement {
             text: 'The same thread below, as this studio prefers: a dot of it never shows.',
           },
         }
-      : { penalty: 0.5 + Math.abs(Math.log(bobbin.tex / top.tex)) };
+      : {
+          penalty: 0.5 + Math.abs(Math.log(bobbin.tex / top.tex)),
+          reason: {
+            code: 'not-the-same',
+            text: 'Not the thread above: this studio prefers the same thread below.',
+          },
+        };
   const ratio = bobbin.tex / top.tex;
   if (ratio > 1.02)
     return {
@@ -55,7 +61,7 @@ function judgeSize({ top, bobbin, preferences }: BobbinContext): Judgement {
     reason:
       ratio < 0.95
         ? { code: 'bobbin-finer', text: 'A finer bobbin thread: more on the bobbin, and it stays below.' }
-        : undefined,
+        : { code: 'bobbin-as-thick', text: 'As thick as the top thread: less on a bobbin than a finer one.' },
   };
 }
 
@@ -70,7 +76,14 @@ function judgeKind({ top, bobbin, bobbinFibre, preferences }: BobbinContext): Ju
       },
     };
   if (preferences.bobbin === 'same' && top.id === bobbin.id) return { penalty: 0 };
-  return { penalty: bobbinFibre.surface === 'filament' ? 0 : 0.3 + 0.2 * bobbinFibre.lint };
+  if (bobbinFibre.surface === 'filament') return { penalty: 0 };
+  return {
+    penalty: 0.3 + 0.2 * bobbinFibre.lint,
+    reason: {
+      code: 'bobbin-rough',
+      text: `${bobbinFibre.label[0]!.toUpperCase()}${bobbinFibre.label.slice(1)} feeds less smoothly from a bobbin than a filament.`,
+    },
+  };
 }
 
 function judgeColour({ top, bobbin }: BobbinContext): Judgement {
@@ -85,12 +98,28 @@ function judgeColour({ top, bobbin }: BobbinContext): Judgement {
           text: 'Far in colour from the top thread: a single dot of it would show.',
         },
       }
-    : { penalty: (de / 15) * 0.3 };
+    : {
+        penalty: (de / 15) * 0.3,
+        reason:
+          de > 3
+            ? { code: 'bobbin-shade', text: 'A shade off the top thread: a dot of it would hardly show.' }
+            : undefined,
+      };
 }
 
 function judgeStrength({ top, tension }: PairContext): Judgement {
   const share = tension.topGf / breakGf(top);
-  return { penalty: Math.max(0, (share - 0.15) / 0.07), caution: tension.cautions[0] };
+  return {
+    penalty: Math.max(0, (share - 0.15) / 0.07),
+    caution: tension.cautions[0],
+    reason:
+      share > 0.15 && tension.cautions.length === 0
+        ? {
+            code: 'works-hard',
+            text: `The start tension takes ${Math.round(share * 100)} % of what this thread bears.`,
+          }
+        : undefined,
+  };
 }
 
 function judgeStock({ top, bobbin, usage, claimedM = {} }: PairContext): Judgement {

@@ -8,7 +8,8 @@ export type VisibilityWish = 'sink' | 'texture' | 'show';
 export type Use = 'bed' | 'baby' | 'wall' | 'show' | 'garment' | 'other';
 
 export interface MatchZone {
-  top: readonly { fabric: string; hex?: string; share?: number }[];
+  /** Its cloths; a name is as the person knows it. */
+  top: readonly { fabric: string; name?: string; hex?: string; share?: number }[];
   features?: readonly string[];
   backing: string;
   battingId: string;

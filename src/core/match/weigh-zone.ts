@@ -17,6 +17,7 @@ import { type PickedNeedle, pickNeedle } from './pick-needle';
 import { type MatchNeedle, type MatchRequest, type MatchThread, serves } from './request';
 import type { Setup } from './setup';
 import { type Weighed, weigh } from './weigh';
+import type { Criterion } from './weights';
 import { zoneCautions } from './zone-cautions';
 
 /** In a zone of couching the hands need a second of warning. */
@@ -189,6 +190,24 @@ function heldNeedles(needles: MatchRequest['needles'], nm: number): MatchNeedle[
   return owned.length > 0 ? owned : [{ nm, eye: 'standard', point: 'sharp' }];
 }
 
+/** Which criterion the needle's and the tension's own sentences belong to. */
+const BELONGS: Record<string, Criterion> = {
+  'eye-tight': 'eye',
+  'eye-roomy': 'eye',
+  'eye-clear': 'eye',
+  'eye-large-better': 'eye',
+  'flex-high': 'flex',
+  'needle-break-eyes': 'flex',
+  'hole-memory': 'holes',
+  perforation: 'holes',
+  'label-differs': 'needle',
+  'abrasive-larger': 'needle',
+  'bobbin-at-limit': 'strength',
+  'top-near-break': 'strength',
+};
+const tagged = <T extends Reason>(notes: readonly T[]): T[] =>
+  notes.map((n) => (BELONGS[n.code] ? { ...n, from: BELONGS[n.code] } : n));
+
 const byCode = <T extends Reason>(notes: readonly T[]): T[] => [
   ...new Map(notes.map((n) => [n.code + n.text, n])).values(),
 ];
@@ -200,8 +219,8 @@ function asSetup(p: Pair, t: Technique, foot: Setup['foot'], shared: readonly Ca
   const cautions = [
     ...top.weighed.cautions,
     ...p.weighed.cautions,
-    ...needle.choice.cautions,
-    ...regulation.cautions,
+    ...tagged(needle.choice.cautions),
+    ...tagged(regulation.cautions),
     ...shared,
   ];
   return {
@@ -228,10 +247,10 @@ function asSetup(p: Pair, t: Technique, foot: Setup['foot'], shared: readonly Ca
     parts: { ...top.weighed.parts, ...p.weighed.parts },
     reasons: byCode([
       ...top.weighed.reasons,
-      ...needle.choice.reasons,
+      ...tagged(needle.choice.reasons),
       ...p.weighed.reasons,
       ...regulation.reasons,
-      ...tension.reasons,
+      ...tagged(tension.reasons),
     ]),
     cautions: byCode(cautions).sort((a, b) => order[a.severity] - order[b.severity]),
   };

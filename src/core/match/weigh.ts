@@ -18,8 +18,8 @@ export function weigh<C>(criteria: readonly CriterionOf<C>[], context: C): Weigh
     const part = CRITERIA[criterion.id].weight * penalty;
     out.parts[criterion.id] = part;
     out.total += part;
-    if (reason) out.reasons.push(reason);
-    if (caution) out.cautions.push(caution);
+    if (reason) out.reasons.push({ ...reason, from: criterion.id });
+    if (caution) out.cautions.push({ ...caution, from: criterion.id });
   }
   return out;
 }

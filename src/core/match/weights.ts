@@ -7,7 +7,7 @@ export const CRITERIA = {
   eye: { label: 'Eye', weight: 1 },
   flex: { label: 'Needle bend', weight: 1 },
   holes: { label: 'Needle holes', weight: 1 },
-  needle: { label: 'Needle in the drawer', weight: 1 },
+  needle: { label: 'Blade and point', weight: 1 },
   strength: { label: 'Strength', weight: 1 },
   abrasion: { label: 'Rubbing', weight: 1.2 },
   fuss: { label: 'Running', weight: 0.8 },

@@ -53,9 +53,9 @@ export interface WholeQuilt {
   cautions: Caution[];
 }
 
-/** A further thread is worth about half a clear fault of colour (judgement). */
-export const TOP_PRICE = 0.6;
-export const BOBBIN_PRICE = 0.3;
+/** A further top thread is worth a thread that blends a little less well, not one that shows (judgement). */
+export const TOP_PRICE = 0.45;
+export const BOBBIN_PRICE = 0.2;
 
 interface Weighed {
   id: string;

@@ -3,7 +3,7 @@ import { gapLimitIn } from '../density/density';
 import type { Caution } from '../notes';
 import type { Mode } from '../stitch/machine';
 import { features as featureTable } from '../tables/features';
-import { type Technique, usesRuler } from '../tables/techniques';
+import { type Technique, besideRuler } from '../tables/techniques';
 import type { MatchZone } from './request';
 
 /** Features whose advice belongs on every card of the zone; abrasive ones speak through their criterion. */
@@ -32,7 +32,7 @@ export function zoneCautions(zone: MatchZone, t: Technique, mode: Mode, spacingI
   for (const id of features.filter((f) => ADVISED.includes(f)))
     cautions.push({ code: id, severity: 'note', text: featureTable.get(id).advice });
   if (features.includes('beads') && zone.use === 'baby') cautions.push(safety('small-parts-child', 'stop'));
-  if (features.includes('bulky-seams') || usesRuler(t)) cautions.push(safety('needle-break-eyes'));
-  if (mode === 'cruise' || usesRuler(t) || t.id === 'couching') cautions.push(safety('hands-near-needle'));
+  if (features.includes('bulky-seams') || besideRuler(t)) cautions.push(safety('needle-break-eyes'));
+  if (mode === 'cruise' || besideRuler(t) || t.id === 'couching') cautions.push(safety('hands-near-needle'));
   return cautions;
 }

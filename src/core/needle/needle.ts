@@ -218,7 +218,7 @@ function stifferNeedle(size: SizeVerdict, request: NeedleRequest, firm: number):
     (s) =>
       s.nm > size.nm &&
       flexIndex(s.nm, request.spi, firm) <= FLEX_BEST &&
-      eyeRatio(request.thread, s.nm, eye) >= EYE_USABLE[0],
+      eyeRatio(request.thread, s.nm, eye) >= EYE_BEST[0],
   );
   if (!up) return null;
   return `${request.owned?.includes(up.nm) === false ? 'Buy' : 'Go up to'} Nm ${up.nm}.`;

@@ -173,7 +173,7 @@ function remark(
       cautions.push({
         code: 'perforation',
         severity: 'warn',
-        text: `Holes take ${(share * 100).toFixed(0)} % of the line in cloth that keeps them.`,
+        text: `Unpicking would leave a dotted line: holes take ${(share * 100).toFixed(0)} % of it.`,
       });
   }
 }

@@ -99,5 +99,8 @@ export const FOOT_WHY: Record<FootId, string> = {
   closed: 'holds the cloth all round',
 };
 
-/** True when the technique is sewn along a ruler. */
+/** True when a ruler lies beside the foot, ditches included. */
+export const besideRuler = (t: Technique): boolean => t.foot === 'ruler';
+
+/** True when the ruler is moved on and on along the line; a ditch is mostly followed by eye. */
 export const usesRuler = (t: Technique): boolean => t.foot === 'ruler' && t.id !== 'ditch';

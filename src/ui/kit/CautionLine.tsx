@@ -16,6 +16,7 @@ export function CautionLine({ caution }: { caution: Caution }) {
       <span>
         <span className="sr-only">{WORD[caution.severity]}: </span>
         {caution.text}
+        {caution.act && <b className="font-semibold text-ink"> {caution.act}</b>}
       </span>
     </span>
   );

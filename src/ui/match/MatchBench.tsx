@@ -14,6 +14,7 @@ import type { Candidate } from './candidate';
 import type { Held } from './HoldBar';
 import { SettingCard } from './SettingCard';
 import { VaryPanel, type VaryZone } from './VaryPanel';
+import { WhyTable } from './WhyTable';
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */
 export function MatchBench({
@@ -95,17 +96,8 @@ export function MatchBench({
         }}
       />
       <CandidateTable candidates={candidates} value={picked} onChange={setPicked} />
-      <div className="mt-4 grid gap-6 lg:grid-cols-2">
-        <section aria-label="Why">
-          <h3 className="mb-1.5 text-[17px]">Why {c.top.line}</h3>
-          <ul className="space-y-1.5">
-            {s.reasons.map((r) => (
-              <li key={r.code + r.text} className="border-t pt-1.5">
-                {r.text}
-              </li>
-            ))}
-          </ul>
-        </section>
+      <div className="mt-4 grid gap-6 lg:grid-cols-[3fr_2fr]">
+        <WhyTable setup={s} name={c.top.line} />
         <section aria-label="Cautions">
           <h3 className="mb-1.5 text-[17px]">Mind</h3>
           <ul className="space-y-1.5">

@@ -3,6 +3,8 @@ import { ImagePlus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { removePhotographAction } from '@/app/server-actions';
 import type { Result } from '@/actions/result';
+import { CoreError } from '@/core/notes';
+import { checkPhoto, HEAD_BYTES } from '@/core/photo/check-photo';
 
 /** Longest side kept, px: enough to see a stain or a pocket. */
 const LONGEST = 1600;
@@ -23,8 +25,10 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
         ).json()) as Result<{ id: string }>;
         if (r.ok) setIds((now) => [...now, r.value.id]);
         else setProblem(r.problems[0]!.message);
-      } catch {
-        setProblem(`“${file.name}” cannot be read as a photograph.`);
+      } catch (error) {
+        setProblem(
+          error instanceof CoreError ? error.message : `“${file.name}” cannot be read as a photograph.`,
+        );
       }
     }
     setBusy(false);
@@ -79,6 +83,7 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
 
 /** The picture drawn anew at a smaller size: upright, and without anything the camera wrote beside it. */
 async function smaller(file: File): Promise<Blob> {
+  checkPhoto(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()), file.size);
   const image = await createImageBitmap(file, { imageOrientation: 'from-image' });
   const scale = Math.min(1, LONGEST / Math.max(image.width, image.height));
   const canvas = new OffscreenCanvas(

@@ -1,17 +1,18 @@
-import { coneName, matchRequest, onlyPair, sandwichOf } from '@/actions/zone-brief';
+import { readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { coneName, onlyPair, sandwichOf } from '@/actions/zone-brief';
 import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { techniques, usesRuler } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
 import { db } from '@/data/sql';
-import { readDrawer } from '@/data/needles';
-import { readStudio } from '@/data/studio';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
 import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
+import { MatchNav } from '@/ui/match/MatchNav';
+import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
@@ -29,9 +30,9 @@ export default async function MatchPage(props: QuiltPageProps) {
         </Empty>
       </QuiltFrame>
     );
-  const [drawer, studio] = await Promise.all([readDrawer(db()), readStudio(db())]);
+  const sources = await readMatchSources(db());
   const standing = view.setups.get(zone.id);
-  const request = matchRequest(zone, quilt, { machine, shelf, drawer, studio: studio! });
+  const request = zoneRequest(view, zone, machine, sources);
   const held = heldIn(await props.searchParams, shelf);
   const found = match({ ...request, hold: held });
   const fresh = standing && match({ ...onlyPair(request, standing), limit: 1 }).setups[0];
@@ -46,6 +47,9 @@ export default async function MatchPage(props: QuiltPageProps) {
     shelf,
   });
   const t = techniques.get(zone.technique);
+  const tops = shelf
+    .filter((c) => c.role !== 'bobbin' && !c.archivedAt)
+    .map((c) => ({ id: c.id, name: coneName(c) }));
   const sums = usesRuler(t) ? (
     <RulerSums offsetIn={machine.footOffsetIn} />
   ) : t.id === 'couching' ? (
@@ -58,13 +62,12 @@ export default async function MatchPage(props: QuiltPageProps) {
   ) : null;
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match">
+      <MatchNav quiltId={quilt.id} zoneId={zone.id} here="" />
       <HoldBar
         path={`/quilts/${quilt.id}/match`}
         zoneId={zone.id}
         held={held}
-        threads={shelf
-          .filter((c) => c.role !== 'bobbin' && !c.archivedAt)
-          .map((c) => ({ id: c.id, name: coneName(c) }))}
+        threads={tops}
         spi={[machine.minSpi, machine.maxSpi]}
       />
       {candidates.length === 0 ? (
@@ -93,6 +96,7 @@ export default async function MatchPage(props: QuiltPageProps) {
           shank={machine.shank}
         />
       )}
+      <WhatIfPanel key={`if ${zone.id}`} quiltId={quilt.id} zoneId={zone.id} threads={tops} held={held} />
       {sums}
     </QuiltFrame>
   );

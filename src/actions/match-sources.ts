@@ -1,0 +1,64 @@
+import type { FaultRecord } from '@/core/faults/rates';
+import type { MatchRequest } from '@/core/match/request';
+import { readBobbins } from '@/data/bobbins';
+import { readFaultRecord } from '@/data/fault-record';
+import { readDrawer } from '@/data/needles';
+import type { Sql } from '@/data/sql';
+import { readStudio } from '@/data/studio';
+import type { BobbinStock, DrawerNeedle, Machine, Studio, Zone } from '@/data/types';
+import type { QuiltView } from './quilt-view';
+import { quiltWork } from './quilt-work';
+import { matchRequest } from './zone-brief';
+
+/** What the studio brings to every match: the drawer, the schools, its own fault record, the bobbins wound. */
+export interface MatchSources {
+  drawer: DrawerNeedle[];
+  studio: Studio;
+  record: FaultRecord;
+  bobbins: BobbinStock[];
+}
+
+export async function readMatchSources(sql: Sql): Promise<MatchSources> {
+  const [drawer, studio, record, bobbins] = await Promise.all([
+    readDrawer(sql),
+    readStudio(sql),
+    readFaultRecord(sql),
+    readBobbins(sql),
+  ]);
+  return { drawer, studio: studio!, record, bobbins };
+}
+
+/** Bobbins wound and ready by thread; a thread the studio keeps bobbins of but has none left counts as none. */
+const woundOf = (bobbins: readonly BobbinStock[]): ReadonlyMap<string, number> => {
+  const wound = new Map<string, number>();
+  for (const b of bobbins) wound.set(b.threadId, (wound.get(b.threadId) ?? 0) + b.count);
+  return wound;
+};
+
+/**
+ * Everything the core weighs for one zone of a quilt, with what stands in its other zones: threads already chosen
+ * there, and the metres they will take.
+ */
+export function zoneRequest(
+  view: QuiltView,
+  zone: Zone,
+  machine: Machine,
+  sources: MatchSources,
+): MatchRequest {
+  const { quilt, zones, setups, shelf } = view;
+  const base = matchRequest(zone, quilt, { machine, shelf, ...sources });
+  const wound = woundOf(sources.bobbins);
+  const others = zones.filter((z) => z.id !== zone.id);
+  const cones = new Map(shelf.map((c) => [c.id, c]));
+  const claimed = quiltWork(quilt, others, setups, cones, machine).totalM;
+  return {
+    ...base,
+    threads: base.threads.map((t) => (wound.has(t.id) ? { ...t, bobbinsWound: wound.get(t.id) } : t)),
+    others: others.flatMap((z) => {
+      const s = setups.get(z.id);
+      return s ? [{ zone: z.letter, topId: s.topId }] : [];
+    }),
+    claimedM: Object.fromEntries(claimed),
+    record: sources.record,
+  };
+}

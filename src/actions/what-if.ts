@@ -1,0 +1,55 @@
+import 'reflect-metadata';
+import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { type WhatIf, whatWouldHaveToBeTrue } from '@/core/match/what-if';
+import { db } from '@/data/sql';
+import { readMachine } from '@/data/machines';
+import { readMatchSources, zoneRequest } from './match-sources';
+import { readQuiltView } from './quilt-view';
+import { done, refuse, type Result } from './result';
+import { Id, Maybe, Num, OneOf, QuiltId } from './rules';
+import { inWords } from './save';
+import { check } from './validate';
+import { coneName } from './zone-brief';
+
+export class AskWhatIf {
+  @QuiltId() quiltId!: string;
+  @Id('Pick a zone first.') zoneId!: string;
+  @Id('Pick the thread you would like to sew with.') topId!: string;
+  /** Parts held meanwhile. */
+  @Maybe()
+  @OneOf(NEEDLE_SIZES.map((s) => s.nm), 'There is no such needle.')
+  holdNm?: number | null;
+  @Maybe() @Num(1, 40, 'The stitch length held') holdSpi?: number | null;
+}
+
+export interface WhatIfAnswer extends Omit<WhatIf, 'ahead'> {
+  thread: string;
+  /** The threads that stand before it, by name. */
+  ahead: string[];
+}
+
+/** What would have to be true for a thread to be best in a zone. Reads only. */
+export async function askWhatIf(input: unknown): Promise<Result<WhatIfAnswer>> {
+  const checked = await check(AskWhatIf, input);
+  if (!checked.ok) return checked;
+  const { quiltId, zoneId, topId, holdNm, holdSpi } = checked.value;
+  const [view, sources] = await Promise.all([readQuiltView(db(), quiltId), readMatchSources(db())]);
+  const zone = view?.zones.find((z) => z.id === zoneId);
+  if (!view || !zone) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
+  const machine = await readMachine(db(), view.quilt.machineId);
+  const names = new Map(view.shelf.map((c) => [c.id, coneName(c)]));
+  const request = {
+    ...zoneRequest(view, zone, machine, sources),
+    hold: { nm: holdNm ?? undefined, spi: holdSpi ?? undefined },
+  };
+  try {
+    const told = whatWouldHaveToBeTrue(request, topId);
+    return done({
+      ...told,
+      thread: names.get(topId) ?? '',
+      ahead: told.ahead.map((id) => names.get(id) ?? id),
+    });
+  } catch (error) {
+    return inWords(error, {});
+  }
+}

@@ -1,0 +1,75 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
+import type { Machine } from '@/data/types';
+import type { MatchSources } from './match-sources';
+import type { QuiltView } from './quilt-view';
+import { done, type Result } from './result';
+import { FormKey, Id, QuiltId, Version } from './rules';
+import { save } from './save';
+import { writeCard } from './setups';
+import { matchRequest, zoneForCore } from './zone-brief';
+
+/** A quilt with all its zones as the core weighs them together; a zone that was tested keeps its card. */
+export function wholeRequest(view: QuiltView, machine: Machine, sources: MatchSources): WholeQuiltRequest {
+  const { quilt, zones, setups, states, shelf } = view;
+  const [first] = zones;
+  if (!first) throw new Error('A quilt without zones has nothing to match.');
+  const { zone: _, ...shared } = matchRequest(first, quilt, { machine, shelf, ...sources });
+  return {
+    ...shared,
+    record: sources.record,
+    zones: zones.map((z) => {
+      const s = setups.get(z.id);
+      const tested = states.get(z.id) === 'proven' || states.get(z.id) === 'testing';
+      return {
+        id: z.id,
+        zone: zoneForCore(z, quilt),
+        keep: s && tested ? { topId: s.topId, bobbinId: s.bobbinId } : undefined,
+      };
+    }),
+  };
+}
+
+class ZoneCard {
+  @Id('Pick a zone first.') zoneId!: string;
+  @Id('Pick a top thread.') topId!: string;
+  @Id('Pick a bobbin thread.') bobbinId!: string;
+  @Version() seenVersion!: number;
+}
+
+export class ChooseWhole {
+  @FormKey() key!: string;
+  @QuiltId() quiltId!: string;
+  @IsArray({ message: 'The set-ups could not be read.' })
+  @ArrayMinSize(1, { message: 'Every zone keeps its card: there is nothing to choose.' })
+  @ArrayMaxSize(200, { message: 'That is more zones than a quilt has.' })
+  @ValidateNested({ each: true })
+  @Type(() => ZoneCard)
+  cards!: ZoneCard[];
+}
+
+/** Writes the setting cards of several zones at once: all of them, or none when one was changed meanwhile. */
+export const chooseWhole = (input: unknown): Promise<Result<{ cards: number }>> =>
+  save<ChooseWhole, { cards: number }>('choose-whole', ChooseWhole, input, async (tx, form) => {
+    for (const [i, card] of form.cards.entries()) {
+      const written = await writeCard(tx, { quiltId: form.quiltId, ...card });
+      if (!written.ok)
+        throw new Refused({
+          ...written,
+          problems: written.problems.map((p) => ({ ...p, path: `cards.${i}` })),
+        });
+    }
+    return done({ cards: form.cards.length });
+  }).catch((error: unknown) => {
+    if (error instanceof Refused) return error.answer;
+    throw error;
+  });
+
+/** Thrown so that the transaction is rolled back: half a quilt of new cards would be worse than none. */
+class Refused extends Error {
+  constructor(readonly answer: Extract<Result<never>, { ok: false }>) {
+    super('One card could not be written.');
+  }
+}

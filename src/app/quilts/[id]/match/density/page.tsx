@@ -1,0 +1,145 @@
+import { density } from '@/core/density/density';
+import { neighbourDensities } from '@/core/density/neighbours';
+import { areaOf } from '@/core/geometry/polygon';
+import { battings } from '@/core/tables/battings';
+import { db } from '@/data/sql';
+import { readStudio } from '@/data/studio';
+import { type DenseZone, DensityMap } from '@/ui/density/DensityMap';
+import { NeighbourTable } from '@/ui/density/NeighbourTable';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { Empty } from '@/ui/kit/Empty';
+import { Shown } from '@/ui/kit/Shown';
+import { MatchNav } from '@/ui/match/MatchNav';
+import { SaveSvg } from '@/ui/match/SaveSvg';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
+
+export const metadata = { title: 'Density' };
+
+export default async function DensityPage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt, zones } = view;
+  const studio = (await readStudio(db()))!;
+  const told = density({
+    battingId: quilt.battingKind,
+    battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
+    evenness: studio.evenness,
+    zones: zones.map((z) => ({
+      id: z.letter,
+      technique: z.technique,
+      spacingIn: z.spacingIn,
+      areaIn2: Math.max(1e-6, areaOf(z.geometry)),
+      lengthIn: z.lengthIn ?? undefined,
+    })),
+  });
+  const near = neighbourDensities(
+    zones.map((z, i) => ({ id: z.id, geometry: z.geometry, lineDensity: told.zones[i]!.lineDensity })),
+    studio.evenness,
+  );
+  const dense: DenseZone[] = zones.map((z, i) => ({
+    ...z,
+    lineDensity: told.zones[i]!.lineDensity,
+    tooWide: !told.zones[i]!.ok,
+    neighbours: near.get(z.id)!,
+  }));
+  const here = dense.find((z) => z.id === zone?.id);
+  const widest = [...told.zones].sort((a, b) => b.gapIn - a.gapIn)[0];
+  const allowed = told.zones[0]?.gapLimitIn;
+  return (
+    <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/density">
+      <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/density" />
+      {!here || !widest || allowed === undefined ? (
+        <Empty title="No zones yet">
+          Draw the zones of this quilt on its map first; then their densities are weighed against each other
+          and the batting.
+        </Empty>
+      ) : (
+        <>
+          <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5">
+            <h2 className="text-24">{here.name}</h2>
+            <p className="text-ink2">
+              zone {here.letter} · its density against its neighbours and {quilt.batting}
+            </p>
+          </div>
+          <div className="mt-2 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 lg:grid-cols-[auto_minmax(0,1fr)]">
+            <div>
+              <DensityMap
+                widthIn={quilt.widthIn}
+                lengthIn={quilt.lengthIn}
+                zones={dense}
+                chosenId={here.id}
+                width={430}
+                height={520}
+              />
+              <p className="mt-1 flex max-w-[430px] items-center text-13 text-ink2">
+                <span className="flex-1">Inches of line to the square inch; darker is denser.</span>
+                <SaveSvg of="density" name={`density of ${quilt.name}`} />
+              </p>
+            </div>
+            <div>
+              <dl className="grid grid-cols-3 divide-x border-b pb-2">
+                <Figure label="This zone" value={here.lineDensity.toFixed(1)} unit="in / in²" first />
+                <Figure
+                  label={`Widest gap, zone ${widest.id}`}
+                  value={String(widest.gapIn)}
+                  unit={`of ${Number(allowed.toFixed(1))} in`}
+                  bad={widest.gapIn > allowed}
+                />
+                <Figure
+                  label="Densest to most open"
+                  value={told.evenness.toFixed(1)}
+                  unit={`of ${told.limit}`}
+                  bad={told.evenness > told.limit}
+                />
+              </dl>
+              <h3 className="mt-3 text-[17px]">Against its neighbours</h3>
+              <NeighbourTable zone={here} zones={dense} />
+              {told.cautions.length > 0 && (
+                <ul className="mt-3 space-y-1.5">
+                  {told.cautions.map((c) => (
+                    <li key={c.code + c.text}>
+                      <CautionLine caution={c} />
+                    </li>
+                  ))}
+                </ul>
+              )}
+              <p className="mt-3 text-ink2">
+                {battings.get(quilt.battingKind).note} A denser zone draws in and lets the open one beside it
+                bubble, above all after washing; within 1 : {studio.evenness} it stays flat.
+              </p>
+            </div>
+          </div>
+        </>
+      )}
+    </QuiltFrame>
+  );
+}
+
+function Figure({
+  label,
+  value,
+  unit,
+  bad = false,
+  first = false,
+}: {
+  label: string;
+  value: string;
+  unit: string;
+  bad?: boolean;
+  first?: boolean;
+}) {
+  return (
+    <div className={first ? 'pr-4' : 'px-4'}>
+      <dt className="text-13 text-ink2">{label}</dt>
+      <dd className={bad ? 'text-madder' : ''}>
+        <Shown kind="predicted">
+          <b className="text-32 leading-none">{value}</b>
+        </Shown>{' '}
+        <span className="whitespace-nowrap">
+          {unit}
+          {bad && ', too much'}
+        </span>
+      </dd>
+    </div>
+  );
+}

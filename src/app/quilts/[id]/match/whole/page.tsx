@@ -1,0 +1,45 @@
+import { readMatchSources } from '@/actions/match-sources';
+import { wholeRequest } from '@/actions/whole-quilt';
+import { coneName } from '@/actions/zone-brief';
+import { db } from '@/data/sql';
+import { Empty } from '@/ui/kit/Empty';
+import { MatchNav } from '@/ui/match/MatchNav';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { WholeBench } from '@/ui/whole-quilt/WholeBench';
+import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
+
+export const metadata = { title: 'Whole quilt' };
+
+export default async function WholePage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt, zones, setups, shelf } = view;
+  const sources = await readMatchSources(db());
+  const clothless = zones.filter((z) => z.fabrics.length === 0);
+  return (
+    <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match">
+      <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/whole" />
+      {zones.length === 0 || clothless.length > 0 ? (
+        <Empty title={zones.length === 0 ? 'No zones yet' : 'A zone has no cloth'}>
+          {zones.length === 0
+            ? 'Draw the zones of this quilt on its map first; then all of them can be matched together.'
+            : `Say at Take in which cloth lies in ${clothless.map((z) => z.letter).join(', ')}; then all zones can be matched together.`}
+        </Empty>
+      ) : (
+        <WholeBench
+          quiltId={quilt.id}
+          zones={zones.map((z) => {
+            const s = setups.get(z.id);
+            return {
+              id: z.id,
+              letter: z.letter,
+              name: z.name,
+              card: s ? { topId: s.topId, bobbinId: s.bobbinId, version: s.version } : null,
+            };
+          })}
+          threads={Object.fromEntries(shelf.map((c) => [c.id, { name: coneName(c), hex: c.hex }]))}
+          request={wholeRequest(view, machine, sources)}
+        />
+      )}
+    </QuiltFrame>
+  );
+}

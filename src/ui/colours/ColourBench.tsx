@@ -1,0 +1,354 @@
+'use client';
+import { ImageUp } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { recolourAction } from '@/app/server-actions';
+import { rankColours } from '@/core/colour/rank';
+import type { VisibilityWish } from '@/core/match/request';
+import { Marks, Labels } from '@/ui/draw/Marks';
+import { Button } from '@/ui/kit/Button';
+import { TextField } from '@/ui/kit/Field';
+import { numberOf } from '@/ui/kit/number-of';
+import { Problems } from '@/ui/kit/Problems';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import type { ReadPhoto } from '@/workers/read-photo';
+import { laidThreads, LOUPE, pictureUnderLoupe } from './loupe';
+import { Photo, type Spot } from './Photo';
+import { readInWorker } from './photo-reader';
+import { type ColourCone, MOST_LAID, RankTable } from './RankTable';
+
+export interface ColourZone {
+  id: string;
+  letter: string;
+  name: string;
+  version: number;
+  visibility: VisibilityWish;
+  cloths: { name: string; hex: string; share: number }[];
+  stitchMm: number;
+}
+
+/** The colours of a zone, from swatches or a photograph, and the shelf in order of how it sinks or shows on them. */
+export function ColourBench({
+  quiltId,
+  zone,
+  cones,
+  photographs,
+  acrossIn,
+}: {
+  quiltId: string;
+  zone: ColourZone;
+  cones: readonly ColourCone[];
+  /** Photographs kept with the quilt. */
+  photographs: readonly string[];
+  /** How much of the cloth a photograph shows unless it is said otherwise: the quilt's own width. */
+  acrossIn: number;
+}) {
+  const router = useRouter();
+  const [cloths, setCloths] = useState(zone.cloths);
+  const [here, setHere] = useState(0);
+  const [aim, setAim] = useState<'sink' | 'show'>(zone.visibility === 'show' ? 'show' : 'sink');
+  const [across, setAcross] = useState(String(acrossIn));
+  const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
+  const [under, setUnder] = useState<string | null>(null);
+  const { photo, url, problem, busy, read } = usePhotograph();
+  const byId = useMemo(() => new Map(cones.map((c) => [c.id, c])), [cones]);
+  const ranked = useMemo(
+    () =>
+      rankColours({
+        fabrics: cloths,
+        threads: cones.map((c) => ({ id: c.id, hex: c.hex, diameterMm: c.mm })),
+        aim,
+      }),
+    [cloths, cones, aim],
+  );
+  const [laid, setLaid] = useState<readonly string[]>(() => ranked.slice(0, 2).map((r) => r.id));
+  const done = useCallback(() => {
+    toast('Colours kept. The zone is matched by them from now on.');
+    router.refresh();
+  }, [router]);
+  const { send, pending, problems } = useActionForm(recolourAction, done);
+  const paint = (hex: string, share?: number) =>
+    setCloths((now) =>
+      now.map((c, i) => (i === here ? { ...c, hex, share: share === undefined ? c.share : share } : c)),
+    );
+  const changed = cloths.some((c, i) => c.hex !== zone.cloths[i]!.hex || c.share !== zone.cloths[i]!.share);
+  const acrossNow = numberOf(across);
+  const shows = typeof acrossNow === 'number' && acrossNow >= 0.5 && acrossNow <= 200 ? acrossNow : null;
+  const drawing = laidThreads(
+    laid.flatMap((id) => byId.get(id) ?? []),
+    zone.stitchMm,
+  );
+  return (
+    <>
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5 gap-y-1">
+        <h2 className="text-24">{zone.name}</h2>
+        <p className="min-w-0 flex-1 text-ink2">
+          zone {zone.letter} · its colours, and the shelf against them
+        </p>
+        <Button
+          look="act"
+          disabled={!changed || pending}
+          onClick={() =>
+            !pending &&
+            send({
+              quiltId,
+              zoneId: zone.id,
+              version: zone.version,
+              colours: cloths.map(({ hex, share }) => ({ hex, share })),
+            })
+          }
+        >
+          Keep these colours
+        </Button>
+      </div>
+      <Problems problems={problems} />
+      <div className="mt-2 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 xl:grid-cols-[520px_minmax(0,1fr)]">
+        <div className="min-w-0">
+          <Cloths cloths={cloths} here={here} onHere={setHere} onColour={(hex) => paint(hex)} />
+          <Source photographs={photographs} busy={busy} onFile={read} />
+          {problem && (
+            <p role="alert" className="mt-1 font-medium text-madder">
+              {problem}
+            </p>
+          )}
+          {photo && url && (
+            <div className="mt-2">
+              <Photo
+                key={url}
+                photo={photo}
+                url={url}
+                spot={spot}
+                onSpot={(s, hex) => {
+                  setSpot(s);
+                  setUnder(hex);
+                }}
+                onTake={() => under && paint(under)}
+              />
+              <div className="mt-2 flex flex-wrap items-center gap-2">
+                {under && (
+                  <button
+                    type="button"
+                    onClick={() => paint(under)}
+                    className="inline-flex min-h-11 items-center gap-2 rounded border border-rule px-2.5"
+                  >
+                    <i className="size-6 border" style={{ background: under }} aria-hidden />
+                    Take the colour under the mark
+                  </button>
+                )}
+                {photo.palette.map((c) => (
+                  <button
+                    key={c.hex}
+                    type="button"
+                    onClick={() => paint(c.hex, cloths.length > 1 ? c.share : undefined)}
+                    className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule px-2"
+                    aria-label={`Take ${c.hex}, ${Math.round(c.share * 100)} per cent of the photograph`}
+                  >
+                    <i className="size-6 border" style={{ background: c.hex }} aria-hidden />
+                    {Math.round(c.share * 100)} %
+                  </button>
+                ))}
+              </div>
+            </div>
+          )}
+          <div className="mt-3">
+            <h3 className="text-[17px]">Laid across, at true thickness</h3>
+            <svg
+              width={LOUPE.width}
+              height={LOUPE.height}
+              viewBox={`0 0 ${LOUPE.width} ${LOUPE.height}`}
+              role="img"
+              aria-label={`Threads laid across the cloth at true thickness: ${laid.map((id) => byId.get(id)?.name).join(', ') || 'none'}`}
+              className="mt-1 max-w-full border"
+            >
+              {photo && url && shows ? (
+                <image href={url} {...pictureUnderLoupe(photo, shows, spot)} preserveAspectRatio="none" />
+              ) : (
+                <Swatches cloths={cloths} />
+              )}
+              <Marks marks={drawing.marks} />
+              <g style={{ paintOrder: 'stroke', stroke: 'var(--cloth)', strokeWidth: 4 }}>
+                <Labels labels={drawing.labels} />
+              </g>
+            </svg>
+            {photo && (
+              <div className="mt-1 max-w-[260px]">
+                <TextField
+                  id="across"
+                  label="The photograph shows"
+                  hint="inches across"
+                  inputMode="decimal"
+                  value={across}
+                  onChange={(e) => setAcross(e.target.value)}
+                  error={shows === null ? 'Between 0.5 and 200 inches.' : undefined}
+                />
+              </div>
+            )}
+          </div>
+        </div>
+        <div className="min-w-0">
+          <div className="flex flex-wrap items-center gap-x-4">
+            <h3 className="flex-1 text-[17px]">The shelf, best first</h3>
+            {(['sink', 'show'] as const).map((a) => (
+              <label key={a} className="inline-flex min-h-11 items-center gap-2">
+                <input
+                  type="radio"
+                  name="aim"
+                  checked={aim === a}
+                  onChange={() => setAim(a)}
+                  className="size-5 accent-(--indigo)"
+                />
+                to {a}
+              </label>
+            ))}
+          </div>
+          <RankTable
+            ranked={ranked}
+            cones={byId}
+            cloths={cloths.map((c) => c.name)}
+            aim={aim}
+            laid={laid}
+            onLay={(id) =>
+              setLaid((now) =>
+                now.includes(id) ? now.filter((x) => x !== id) : [...now, id].slice(0, MOST_LAID),
+              )
+            }
+          />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** The photograph being looked at, read in a worker; a new one takes the place of the old. */
+function usePhotograph() {
+  const [state, setState] = useState<{ photo: ReadPhoto; url: string } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const url = useRef<string | null>(null);
+  useEffect(
+    () => () => {
+      if (url.current) URL.revokeObjectURL(url.current);
+    },
+    [],
+  );
+  const read = useCallback(async (file: Blob) => {
+    setBusy(true);
+    setProblem(null);
+    const r = await readInWorker(file).catch(() => null);
+    setBusy(false);
+    if (!r) return setProblem('This photograph could not be read. Try again.');
+    if (!r.ok) return setProblem(r.message);
+    if (url.current) URL.revokeObjectURL(url.current);
+    url.current = URL.createObjectURL(r.value.blob);
+    setState({ photo: r.value, url: url.current });
+  }, []);
+  return { photo: state?.photo ?? null, url: state?.url ?? null, problem, busy, read };
+}
+
+/** The cloths of the zone; the one picked takes the next colour. */
+function Cloths({
+  cloths,
+  here,
+  onHere,
+  onColour,
+}: {
+  cloths: ColourZone['cloths'];
+  here: number;
+  onHere: (i: number) => void;
+  onColour: (hex: string) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="text-[17px] font-semibold">Cloths</legend>
+      <ul className="mt-1 border-t">
+        {cloths.map((c, i) => (
+          <li key={i} className={`flex items-center gap-2.5 border-b ${i === here ? 'bg-indigo-tint' : ''}`}>
+            <label className="flex min-h-11 flex-1 items-center gap-2.5 pl-1.5">
+              <input
+                type="radio"
+                name="cloth"
+                checked={i === here}
+                onChange={() => onHere(i)}
+                className="size-5 accent-(--indigo)"
+              />
+              <i className="size-7 border border-ink" style={{ background: c.hex }} aria-hidden />
+              <span>{c.name}</span>
+              <span className="text-ink2">{Math.round(c.share * 100)} % of the zone</span>
+            </label>
+            {i === here && (
+              <input
+                type="color"
+                aria-label={`Colour of ${c.name}, palette`}
+                value={c.hex}
+                onChange={(e) => onColour(e.target.value)}
+                className="mr-1 size-11 shrink-0 rounded border border-rule bg-cloth p-1"
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </fieldset>
+  );
+}
+
+/** Where the photograph comes from: the quilt's own, or a file of this computer. */
+function Source({
+  photographs,
+  busy,
+  onFile,
+}: {
+  photographs: readonly string[];
+  busy: boolean;
+  onFile: (file: Blob) => void;
+}) {
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-2.5">
+      <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo has-focus-visible:outline-3 has-focus-visible:outline-solid has-focus-visible:outline-indigo">
+        <ImageUp size={18} aria-hidden />
+        {busy ? 'Reading …' : 'Colours from a photograph'}
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          className="sr-only"
+          aria-label="Colours from a photograph"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            e.target.value = '';
+            if (file) onFile(file);
+          }}
+        />
+      </label>
+      {photographs.map((id, i) => (
+        <button
+          key={id}
+          type="button"
+          aria-label={`Photograph ${i + 1} of this quilt`}
+          onClick={() => void fetch(`/photographs/${id}`).then(async (r) => onFile(await r.blob()))}
+          className="border"
+        >
+          {/* eslint-disable-next-line @next/next/no-img-element -- a photograph from this app's own database */}
+          <img src={`/photographs/${id}`} alt="" className="h-11" />
+        </button>
+      ))}
+      <p className="w-full text-13 text-ink2">
+        The photograph stays in this window; where it was taken is never kept.
+      </p>
+    </div>
+  );
+}
+
+/** Without a photograph the cloths stand side by side, each as wide as its share. */
+function Swatches({ cloths }: { cloths: ColourZone['cloths'] }) {
+  const sum = cloths.reduce((s, c) => s + c.share, 0) || 1;
+  const widths = cloths.map((c) => (c.share / sum) * LOUPE.width);
+  return cloths.map((c, i) => (
+    <rect
+      key={i}
+      x={widths.slice(0, i).reduce((s, w) => s + w, 0)}
+      width={widths[i]}
+      height={LOUPE.height}
+      fill={c.hex}
+    />
+  ));
+}

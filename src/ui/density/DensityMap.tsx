@@ -1,0 +1,111 @@
+import type { Neighbour } from '@/core/density/neighbours';
+import type { Zone } from '@/data/types';
+import { polyline } from '@/ui/draw/mark';
+import { spotIn, zonePath } from '@/ui/quilt-map/outline';
+
+export interface DenseZone extends Pick<Zone, 'id' | 'letter' | 'name' | 'geometry'> {
+  lineDensity: number;
+  /** The gap is wider than the batting allows. */
+  tooWide: boolean;
+  neighbours: readonly Neighbour[];
+}
+
+const PAD_IN = 1;
+
+/** How dark a zone is drawn: the open ones pale, the densest full, by the logarithm of their densities. */
+export function shadeOf(lineDensity: number, all: readonly number[]): number {
+  const [low, high] = [Math.log(Math.min(...all)), Math.log(Math.max(...all))];
+  return high - low < 1e-6 ? 0.35 : 0.08 + 0.62 * ((Math.log(lineDensity) - low) / (high - low));
+}
+
+/**
+ * The quilt by density: darker is denser, with the inches of line in each square inch; seams between zones that
+ * are too uneven drawn thick and hatched, zones with gaps too wide for the batting outlined.
+ */
+export function DensityMap({
+  widthIn,
+  lengthIn,
+  zones,
+  chosenId,
+  width,
+  height,
+}: {
+  widthIn: number;
+  lengthIn: number;
+  zones: readonly DenseZone[];
+  chosenId?: string;
+  width: number;
+  height: number;
+}) {
+  const scale = Math.min(width / (widthIn + 2 * PAD_IN), height / (lengthIn + 2 * PAD_IN));
+  const px = (n: number) => n / scale;
+  const densities = zones.map((z) => z.lineDensity);
+  const uneven = zones.flatMap((z) =>
+    z.neighbours.filter((n) => !n.even && n.ratio > 1).flatMap((n) => n.edges),
+  );
+  return (
+    <svg
+      width={(widthIn + 2 * PAD_IN) * scale}
+      height={(lengthIn + 2 * PAD_IN) * scale}
+      viewBox={`${-PAD_IN} ${-PAD_IN} ${widthIn + 2 * PAD_IN} ${lengthIn + 2 * PAD_IN}`}
+      role="img"
+      data-drawing="density"
+      aria-label={`Quilt by density: ${zones.map((z) => `${z.letter} ${z.lineDensity.toFixed(1)}`).join(', ')} inches of line to the square inch`}
+      className="block max-w-full"
+    >
+      {zones.map((z) => (
+        <g key={z.id}>
+          <path d={zonePath(z.geometry)} fillRule="evenodd" fill="var(--cloth)" />
+          <path
+            d={zonePath(z.geometry)}
+            fillRule="evenodd"
+            fill="var(--walnut)"
+            fillOpacity={shadeOf(z.lineDensity, densities)}
+            stroke={z.id === chosenId ? 'var(--indigo)' : 'var(--ink)'}
+            strokeOpacity={z.id === chosenId ? 1 : 0.45}
+            strokeWidth={px(z.id === chosenId ? 2.6 : 0.8)}
+          />
+          {z.tooWide && (
+            <path
+              d={zonePath(z.geometry)}
+              fill="none"
+              stroke="var(--madder)"
+              strokeWidth={px(2.4)}
+              strokeDasharray={`${px(3)} ${px(3)}`}
+            />
+          )}
+        </g>
+      ))}
+      {uneven.map((edge, i) => (
+        <g key={i}>
+          <path d={polyline(edge)} stroke="var(--madder)" strokeWidth={px(5)} strokeLinecap="round" />
+          <path
+            d={polyline(edge)}
+            stroke="var(--cloth)"
+            strokeWidth={px(1.6)}
+            strokeDasharray={`${px(4)} ${px(4)}`}
+          />
+        </g>
+      ))}
+      {zones.map((z) => {
+        const [x, y] = spotIn(z.geometry);
+        return (
+          <text
+            key={z.id}
+            x={Math.min(widthIn - px(26), Math.max(px(26), x))}
+            y={y + px(5)}
+            textAnchor="middle"
+            fontSize={px(14)}
+            fontWeight={700}
+            style={{ fill: 'var(--ink)' }}
+            stroke="var(--cloth)"
+            strokeWidth={px(3.5)}
+            paintOrder="stroke"
+          >
+            {z.letter} {z.lineDensity.toFixed(1)}
+          </text>
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { readPhoto } from './read-photo';
+
+expose(readPhoto);

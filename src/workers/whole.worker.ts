@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { matchWhole } from '@/core/match/whole-quilt';
+
+expose(matchWhole);
