@@ -9,7 +9,9 @@ import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import type { CardFacts } from '@/ui/print/setting-card';
 import { CandidateTable } from './CandidateTable';
+import { CardDialog } from './CardDialog';
 import type { Candidate } from './candidate';
 import type { Held } from './HoldBar';
 import { SettingCard } from './SettingCard';
@@ -28,6 +30,7 @@ export function MatchBench({
   held,
   machine,
   vary,
+  card,
 }: {
   quiltId: string;
   zone: Pick<Zone, 'id' | 'name' | 'letter' | 'fabrics'>;
@@ -39,6 +42,8 @@ export function MatchBench({
   held: Held;
   machine: StitchMachine;
   vary: VaryZone;
+  /** The card that stands, as it is printed. */
+  card: CardFacts | null;
 }) {
   const router = useRouter();
   const standing = candidates.findIndex((c) => c.standing);
@@ -56,6 +61,7 @@ export function MatchBench({
         <p className="min-w-0 flex-1 text-ink2">
           zone {zone.letter} · {about}
         </p>
+        {card && c.standing && <CardDialog facts={card} sheetHref={`/quilts/${quiltId}/sheets/cards`} />}
         {c.standing && c.proven ? (
           <ButtonLink look="act" href={testHref}>
             See its tests

@@ -14,6 +14,7 @@ import { MatchBench } from '@/ui/match/MatchBench';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
+import { cardFacts } from '@/ui/print/card-facts';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -94,6 +95,9 @@ export default async function MatchPage(props: QuiltPageProps) {
           seenVersion={standing?.version ?? 0}
           backingHex={quilt.backingHex ?? '#d8cfbb'}
           shank={machine.shank}
+          card={
+            standing ? cardFacts(standing, zone, quilt, machine, new Map(shelf.map((c) => [c.id, c]))) : null
+          }
         />
       )}
       <WhatIfPanel key={`if ${zone.id}`} quiltId={quilt.id} zoneId={zone.id} threads={tops} held={held} />

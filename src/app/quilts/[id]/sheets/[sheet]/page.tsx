@@ -3,11 +3,11 @@ import { notFound } from 'next/navigation';
 import { readPlan, PRICES } from '@/actions/plan';
 import { coneName } from '@/actions/zone-brief';
 import { planOrder } from '@/core/order/order';
-import { MODE_LABEL } from '@/core/stitch/machine';
-import { POINT_LABEL, usSize } from '@/core/tables/needles';
-import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
 import { lengthText } from '@/core/units/length-text';
 import { db } from '@/data/sql';
+import { DrawingSvg } from '@/ui/draw/Marks';
+import { cardFacts } from '@/ui/print/card-facts';
+import { settingCard } from '@/ui/print/setting-card';
 import { Sheet } from '@/ui/print/Sheet';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { readQuiltPage } from '../../quilt-page';
@@ -174,42 +174,15 @@ function cards({ view, machine }: Loaded) {
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
   return (
-    <div className="grid grid-cols-2 gap-3">
-      {done.map((z) => {
-        const s = view.setups.get(z.id)!;
-        const [top, bobbin] = [cones.get(s.topId), cones.get(s.bobbinId)];
-        return (
-          <article
-            key={z.id}
-            className="break-inside-avoid overflow-hidden border-2 border-[#000] p-3 print:h-[62mm] print:p-2"
-          >
-            <h2 className="text-24">
-              {z.letter} · {z.name}
-            </h2>
-            <p>
-              {techniques.get(z.technique).label}, {z.spacingIn} in apart
-            </p>
-            <p className="mt-2 text-20 font-bold">{top ? coneName(top) : 'top thread gone'}</p>
-            <p className="text-16">under it {bobbin ? coneName(bobbin) : 'bobbin thread gone'}</p>
-            <p className="mt-2 text-20 font-bold">
-              Nm {s.needleNm} / {usSize(s.needleNm)}{' '}
-              <span className="text-15 font-normal">
-                {POINT_LABEL[s.needlePoint]}
-                {s.needleEye === 'large' ? ', large eye' : ''}
-              </span>
-            </p>
-            <p className="text-15">{machine.shank}</p>
-            <p className="mt-2 text-32 leading-tight font-bold">
-              {s.spi} <small className="text-15">per inch</small> · {Math.round(s.provenTopGf ?? s.topGf)} /{' '}
-              {Math.round(s.provenBobbinGf ?? s.bobbinGf)} <small className="text-15">gf</small>
-            </p>
-            <p className="text-15">{s.provenAt ? 'proven by a test stitch' : 'to be tested first'}</p>
-            <p className="mt-1 text-16">
-              {FOOT_LABEL[s.foot]} · {MODE_LABEL[s.mode]} · under {s.maxInPerS.toFixed(1)} in/s
-            </p>
-          </article>
-        );
-      })}
+    <div className="grid grid-cols-2 gap-3 print:gap-0">
+      {done.map((z) => (
+        <DrawingSvg
+          key={z.id}
+          drawing={settingCard(cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones))}
+          title={`Setting card of zone ${z.letter}, ${z.name}`}
+          className="h-auto w-full break-inside-avoid print:h-[62mm]"
+        />
+      ))}
     </div>
   );
 }
