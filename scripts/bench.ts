@@ -7,7 +7,10 @@ import { planOrder } from '@/core/order/order';
 import { planZones } from '@/core/plan/plan-kinds';
 import { planWork } from '@/core/plan/work-plan';
 import { PRIOR_SPEED } from '@/core/usage/hours';
+import { palette } from '@/core/colour/palette';
 import { match } from '@/core/match/match';
+import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
+import { matchWhole } from '@/core/match/whole-quilt';
 import { v7 as uuidv7 } from 'uuid';
 import { importFile } from '@/actions/exchange';
 import { matchRequest } from '@/actions/zone-brief';
@@ -67,6 +70,31 @@ async function bench() {
     id: `cone ${i}`,
   }));
   await measure('core match, 500 cones × 12 needles', 20, () => match({ ...one, threads: many, needles }));
+
+  const colourOf = (i: number) => `#${((i * 7919 * 131) % 0xffffff).toString(16).padStart(6, '0')}`;
+  const { zone: _, ...shared } = one;
+  const twenty = {
+    ...shared,
+    needles,
+    threads: many.slice(0, 100).map((t, i) => ({ ...t, hex: colourOf(i) })),
+    zones: Array.from({ length: 20 }, (_, i) => ({
+      id: `zone ${i}`,
+      zone: {
+        ...one.zone,
+        technique: ['swirls', 'echo', 'ruler-lines', 'feathers', 'loops'][i % 5]!,
+        top: [{ fabric: 'quilting-cotton', hex: colourOf(i + 300) }],
+        visibility: (['sink', 'texture', 'show'] as const)[i % 3]!,
+      },
+    })),
+  };
+  await measure('whole quilt, 20 zones × 100 cones', 10, () => matchWhole(twenty));
+  const photograph = new Uint8ClampedArray(320 * 240 * 4).map((_, i) =>
+    i % 4 === 3 ? 255 : ((i >> 9) * 37 + (i % 4) * 60 + (i % 23)) % 256,
+  );
+  await measure('palette of a photograph', 10, () => palette(photograph));
+  await measure('what would have to be true, 24 cones', 10, () =>
+    whatWouldHaveToBeTrue(one, one.threads.filter((t) => t.role === 'top').at(-1)!.id),
+  );
 
   const cells = Array.from({ length: 90 }, (_, i) => ({
     pass: Math.floor(i / 6) + 1,

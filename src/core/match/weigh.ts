@@ -18,8 +18,9 @@ export function weigh<C>(criteria: readonly CriterionOf<C>[], context: C): Weigh
     const part = CRITERIA[criterion.id].weight * penalty;
     out.parts[criterion.id] = part;
     out.total += part;
-    if (reason) out.reasons.push({ ...reason, from: criterion.id });
-    if (caution) out.cautions.push({ ...caution, from: criterion.id });
+    // Marked in place: a judgement is made anew each time, and ten thousand copies a match are felt.
+    if (reason) out.reasons.push(Object.assign(reason, { from: criterion.id }));
+    if (caution) out.cautions.push(Object.assign(caution, { from: criterion.id }));
   }
   return out;
 }

@@ -13,8 +13,15 @@ const PNG_WIDTH = Math.round((CARD_MM.width / 25.4) * 300);
 const PNG_HEIGHT = Math.round((CARD_MM.height / 25.4) * 300);
 
 /** The setting card of a zone to look at, to save as SVG or PNG, or to print with the others. */
-export function CardDialog({ facts, sheetHref }: { facts: CardFacts; sheetHref: string }) {
-  const [open, setOpen] = useState(false);
+export function CardDialog({
+  facts,
+  sheetHref,
+  onClose,
+}: {
+  facts: CardFacts;
+  sheetHref: string;
+  onClose: () => void;
+}) {
   const [problem, setProblem] = useState<string | null>(null);
   const name = `${facts.quilt} ${facts.letter} setting card`;
   const save = async (kind: 'svg' | 'png') => {
@@ -32,43 +39,35 @@ export function CardDialog({ facts, sheetHref }: { facts: CardFacts; sheetHref: 
     }
   };
   return (
-    <>
-      <Button onClick={() => setOpen(true)}>Card</Button>
-      {open && (
-        <Modal
-          open
-          onOpenChange={setOpen}
-          title={`Setting card ${facts.letter}`}
-          about="To stand beside the machine. The machine’s manual comes first."
-          wide
-        >
-          <DrawingSvg
-            drawing={settingCard(facts)}
-            data="card"
-            title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, ${facts.topGf} over ${facts.bobbinGf} gf`}
-            className="mt-3 h-auto w-full max-w-[760px]"
-          />
-          {problem && (
-            <p role="alert" className="mt-2 font-medium text-madder">
-              {problem}
-            </p>
-          )}
-          <div className="mt-3 flex flex-wrap items-center gap-2.5">
-            <Button look="act" onClick={() => void save('svg')}>
-              <Download size={18} aria-hidden /> Save as SVG
-            </Button>
-            <Button onClick={() => void save('png')}>
-              <Download size={18} aria-hidden /> Save as PNG
-            </Button>
-            <Link
-              href={sheetHref}
-              className="inline-flex min-h-11 items-center px-2 text-indigo hover:underline"
-            >
-              Print all cards of this quilt
-            </Link>
-          </div>
-        </Modal>
+    <Modal
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={`Setting card ${facts.letter}`}
+      about="To stand beside the machine. The machine’s manual comes first."
+      wide
+    >
+      <DrawingSvg
+        drawing={settingCard(facts)}
+        data="card"
+        title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, ${facts.topGf} over ${facts.bobbinGf} gf`}
+        className="mt-3 h-auto w-full max-w-[760px]"
+      />
+      {problem && (
+        <p role="alert" className="mt-2 font-medium text-madder">
+          {problem}
+        </p>
       )}
-    </>
+      <div className="mt-3 flex flex-wrap items-center gap-2.5">
+        <Button look="act" onClick={() => void save('svg')}>
+          <Download size={18} aria-hidden /> Save as SVG
+        </Button>
+        <Button onClick={() => void save('png')}>
+          <Download size={18} aria-hidden /> Save as PNG
+        </Button>
+        <Link href={sheetHref} className="inline-flex min-h-11 items-center px-2 text-indigo hover:underline">
+          Print all cards of this quilt
+        </Link>
+      </div>
+    </Modal>
   );
 }

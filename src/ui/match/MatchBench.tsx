@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { chooseSetupAction } from '@/app/server-actions';
@@ -11,12 +12,13 @@ import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import type { CardFacts } from '@/ui/print/setting-card';
 import { CandidateTable } from './CandidateTable';
-import { CardDialog } from './CardDialog';
 import type { Candidate } from './candidate';
 import type { Held } from './HoldBar';
 import { SettingCard } from './SettingCard';
 import { VaryPanel, type VaryZone } from './VaryPanel';
 import { WhyTable } from './WhyTable';
+
+const CardDialog = dynamic(() => import('./CardDialog').then((m) => m.CardDialog));
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */
 export function MatchBench({
@@ -48,6 +50,7 @@ export function MatchBench({
   const router = useRouter();
   const standing = candidates.findIndex((c) => c.standing);
   const [picked, setPicked] = useState(Math.max(0, standing));
+  const [cardShown, setCardShown] = useState(false);
   const testHref = `/quilts/${quiltId}/test?zone=${zone.id}`;
   const done = useCallback(() => router.push(testHref), [router, testHref]);
   const { send, pending, problems } = useActionForm(chooseSetupAction, done);
@@ -61,7 +64,7 @@ export function MatchBench({
         <p className="min-w-0 flex-1 text-ink2">
           zone {zone.letter} · {about}
         </p>
-        {card && c.standing && <CardDialog facts={card} sheetHref={`/quilts/${quiltId}/sheets/cards`} />}
+        {card && c.standing && <Button onClick={() => setCardShown(true)}>Card</Button>}
         {c.standing && c.proven ? (
           <ButtonLink look="act" href={testHref}>
             See its tests
@@ -87,6 +90,13 @@ export function MatchBench({
           </Button>
         )}
       </div>
+      {card && cardShown && (
+        <CardDialog
+          facts={card}
+          sheetHref={`/quilts/${quiltId}/sheets/cards`}
+          onClose={() => setCardShown(false)}
+        />
+      )}
       <Problems problems={problems} />
       <SettingCard candidate={c} shank={shank} />
       <VaryPanel
