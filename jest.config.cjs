@@ -1,8 +1,9 @@
-/** Unit tests stand beside the code; those that need the database are named *.db.test.ts. */
-module.exports = {
-  testEnvironment: 'node',
+/**
+ * Unit tests stand beside the code. Those that need the database are named *.db.test.ts; those of components are
+ * *.test.tsx and run in a simulated browser.
+ */
+const shared = {
   roots: ['<rootDir>/src'],
-  setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/empty.cjs' },
   transform: {
     '^.+\\.(m?[tj]s|[tj]sx)$': [
@@ -23,5 +24,28 @@ module.exports = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid|ml-[a-z-]+|is-any-array)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid|ml-[a-z-]+|is-any-array|comlink)/)',
+  ],
+};
+
+module.exports = {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testEnvironment: 'node',
+      testMatch: ['**/*.test.ts'],
+      setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
+    },
+    {
+      ...shared,
+      displayName: 'ui',
+      testEnvironment: 'jsdom',
+      testMatch: ['**/*.test.tsx'],
+      setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
+      setupFilesAfterEnv: ['<rootDir>/src/ui/testing/browser.ts'],
+      testEnvironmentOptions: { customExportConditions: ['node', 'require', 'default'] },
+    },
+  ],
 };
