@@ -25,7 +25,7 @@ export async function svgText(name: string): Promise<string | null> {
 async function fontFace(): Promise<string | null> {
   for (const sheet of document.styleSheets)
     for (const rule of sheet.cssRules)
-      if (rule instanceof CSSFontFaceRule && rule.cssText.includes(FAMILY) && isLatin(rule)) {
+      if (rule.cssText.startsWith('@font-face') && rule.cssText.includes(FAMILY) && isLatin(rule)) {
         const url = /url\("?([^")]+)"?\)/.exec(rule.cssText)?.[1];
         if (!url) continue;
         const file = await fetch(new URL(url, sheet.href ?? location.href)).then((r) => r.blob());
@@ -35,7 +35,7 @@ async function fontFace(): Promise<string | null> {
   return null;
 }
 
-const isLatin = (rule: CSSFontFaceRule) =>
+const isLatin = (rule: CSSRule) =>
   rule.cssText.includes('U+0-FF') || /U\+0{1,4}-0{0,2}FF/i.test(rule.cssText);
 
 const dataUrl = (file: Blob) =>

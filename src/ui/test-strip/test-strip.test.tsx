@@ -1,0 +1,169 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { searchOf } from '@/actions/tests';
+import * as actions from '@/app/server-actions';
+import type { Verdict } from '@/core/tension/probit';
+import type { ChosenSetup, TestRound } from '@/data/types';
+import { router } from '@/ui/testing/browser';
+import { TestBench } from './TestBench';
+import { VERDICT_LOOK, VERDICT_SIGN, VERDICT_WORD, VERDICTS, verdictTone, worstVerdict } from './words';
+
+const setup: ChosenSetup = {
+  id: 'setup-1',
+  zoneId: 'z',
+  version: 1,
+  topId: 't',
+  bobbinId: 'b',
+  needleNm: 100,
+  needleEye: 'standard',
+  needlePoint: 'sharp',
+  foot: 'open-toe',
+  spi: 11,
+  mode: 'cruise',
+  idleSpm: 300,
+  maxInPerS: 3,
+  topGf: 100,
+  bobbinGf: 20,
+  ratio: 5,
+  ratioSd: 0.35,
+  chosenAt: new Date(),
+  provenTopGf: null,
+  provenBobbinGf: null,
+  provenAt: null,
+  rounds: 0,
+};
+const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestRound => ({
+  id: `r${n}`,
+  setupId: 'setup-1',
+  n,
+  topGf,
+  bobbinGf: 20,
+  verdicts,
+  note: '',
+  sewnAt: new Date('2026-11-20T10:00:00Z'),
+});
+const bench = (rounds: TestRound[]) =>
+  render(
+    <TestBench
+      quilt={{ id: 'q', name: 'Harbour Lights' }}
+      zone={{ id: 'z', name: 'Open water', letter: 'C' }}
+      setup={setup}
+      search={searchOf(setup, rounds, 1.4, 900)}
+      colours={{ top: '#6e3b63', bobbin: '#e0b64f', cloth: '#9db3b8', backing: '#d8cfbb' }}
+    />,
+  );
+const four = (v: Verdict) => ({ away: v, toward: v, left: v, right: v });
+
+describe('the seven verdicts', () => {
+  test('each has a look, a word and a sign of its own', () => {
+    for (const table of [VERDICT_LOOK, VERDICT_WORD, VERDICT_SIGN])
+      expect(new Set(VERDICTS.map((v) => table[v])).size).toBe(7);
+  });
+  test('−3 is the bobbin thread flat on the back, +3 the top thread flat on the top', () => {
+    expect(VERDICT_LOOK[-3]).toMatch(/Bobbin flat on the back/);
+    expect(VERDICT_LOOK[3]).toMatch(/Top flat on the top/);
+  });
+  test('a loose top is told to tighten, a tight one to loosen', () => {
+    expect(VERDICT_SIGN[-2]).toBe('▲▲');
+    expect(VERDICT_SIGN[2]).toBe('▼▼');
+    expect([0, 1, -1, 3].map((v) => verdictTone(v as Verdict))).toEqual([
+      'good',
+      'caution',
+      'caution',
+      'fault',
+    ]);
+  });
+  test('the verdict furthest from balance stands for the test, the tight one of a tie', () => {
+    expect(worstVerdict([0, 1, -2, 0])).toBe(-2);
+    expect(worstVerdict([-2, 2])).toBe(2);
+    expect(worstVerdict([])).toBe(0);
+  });
+});
+
+test('before the first test the guess is to be sewn, and no verdict is chosen', () => {
+  bench([]);
+  expect(screen.getByText('Test 1, sew this next')).toBeInTheDocument();
+  for (const tile of screen.getAllByRole('radio', { name: /balanced|bobbin|top/i }))
+    expect(tile).not.toBeChecked();
+});
+
+test('each direction keeps its own verdict, and all are sent with the numbers', async () => {
+  const log = jest
+    .mocked(actions.logTestAction)
+    .mockResolvedValueOnce({ ok: true, value: { n: 1, done: false } });
+  bench([]);
+  await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[2] }));
+  await userEvent.click(screen.getByRole('radio', { name: 'To the left' }));
+  await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));
+  await userEvent.type(screen.getByLabelText('Note'), 'on the spare batik');
+  await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
+  expect(log.mock.calls.at(-1)![0]).toMatchObject({
+    quiltId: 'q',
+    zoneId: 'z',
+    setupId: 'setup-1',
+    n: 1,
+    topGf: 100,
+    bobbinGf: 20,
+    verdicts: { away: 2, left: 0 },
+    note: 'on the spare batik',
+  });
+  await waitFor(() => expect(router.refresh).toHaveBeenCalled());
+});
+
+test('tensions that are not numbers come back to their field, and nothing typed is lost', async () => {
+  jest.mocked(actions.logTestAction).mockResolvedValueOnce({
+    ok: false,
+    problems: [
+      { path: 'topGf', message: 'Give the top tension in gf as a number, such as 108.' },
+      { path: 'verdicts', message: 'Say how at least one direction looks before storing the test.' },
+    ],
+  });
+  bench([]);
+  const top = screen.getByLabelText('Top, gf');
+  await userEvent.clear(top);
+  await userEvent.type(top, 'tight');
+  await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
+  expect(await screen.findByText(/Give the top tension in gf/)).toBeInTheDocument();
+  expect(screen.getByText(/at least one direction/)).toBeInTheDocument();
+  expect(top).toHaveValue('tight');
+});
+
+test.each([
+  ['a tight top is to be loosened', 2 as Verdict, /^Loosen top tension/],
+  ['a loose top is to be tightened', -2 as Verdict, /^Tighten top tension/],
+])('%s', (_, verdict, title) => {
+  bench([round(1, 100, four(verdict))]);
+  expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
+  expect(screen.getByText('Test 1:', { exact: false })).toBeInTheDocument();
+});
+
+test('balanced twice in every direction is done: the card, or one more test', async () => {
+  bench([round(1, 100, four(0)), round(2, 100, four(0))]);
+  expect(screen.getByRole('heading', { name: 'Balanced: leave it so' })).toBeInTheDocument();
+  expect(screen.getByRole('link', { name: 'See the setting card' })).toHaveAttribute(
+    'href',
+    '/quilts/q/match?zone=z',
+  );
+  expect(screen.queryByRole('button', { name: /is sewn/ })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Sew another test' }));
+  expect(screen.getByRole('button', { name: 'Test 3 is sewn' })).toBeInTheDocument();
+});
+
+test('directions that differ by two steps are no matter of tension', () => {
+  bench([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })]);
+  expect(screen.getByText(/Note it with F, with the direction/)).toBeInTheDocument();
+});
+
+test('the ladder is told in words', () => {
+  bench([round(1, 100, four(1))]);
+  expect(
+    screen.getByRole('img', { name: /^Top tension: likely between \d+ and \d+ gf; next \d+ gf$/ }),
+  ).toBeInTheDocument();
+});
+
+test('only the last four tests lie on the strip', () => {
+  bench([1, 2, 3, 4, 5, 6].map((n) => round(n, 100 - n, four(1))));
+  const strip = screen.getAllByRole('list')[0]!;
+  expect(within(strip).queryByText('Test 2:', { exact: false })).toBeNull();
+  expect(within(strip).getByText('Test 6:', { exact: false })).toBeInTheDocument();
+});
