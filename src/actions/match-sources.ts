@@ -1,5 +1,5 @@
 import type { FaultRecord } from '@/core/faults/rates';
-import type { MatchRequest } from '@/core/match/request';
+import type { MatchRequest, MatchThread } from '@/core/match/request';
 import { readBobbins } from '@/data/bobbins';
 import { readFaultRecord } from '@/data/fault-record';
 import { readDrawer } from '@/data/needles';
@@ -28,12 +28,18 @@ export async function readMatchSources(sql: Sql): Promise<MatchSources> {
   return { drawer, studio: studio!, record, bobbins };
 }
 
-/** Bobbins wound and ready by thread; a thread the studio keeps bobbins of but has none left counts as none. */
-const woundOf = (bobbins: readonly BobbinStock[]): ReadonlyMap<string, number> => {
+/**
+ * Threads with their bobbins wound and ready; a thread the studio keeps bobbins of but has none left counts as
+ * none, one it never wound for is not guessed at.
+ */
+export function withBobbins(
+  threads: readonly MatchThread[],
+  bobbins: readonly BobbinStock[],
+): readonly MatchThread[] {
   const wound = new Map<string, number>();
   for (const b of bobbins) wound.set(b.threadId, (wound.get(b.threadId) ?? 0) + b.count);
-  return wound;
-};
+  return threads.map((t) => (wound.has(t.id) ? { ...t, bobbinsWound: wound.get(t.id) } : t));
+}
 
 /**
  * Everything the core weighs for one zone of a quilt, with what stands in its other zones: threads already chosen
@@ -47,13 +53,12 @@ export function zoneRequest(
 ): MatchRequest {
   const { quilt, zones, setups, shelf } = view;
   const base = matchRequest(zone, quilt, { machine, shelf, ...sources });
-  const wound = woundOf(sources.bobbins);
   const others = zones.filter((z) => z.id !== zone.id);
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const claimed = quiltWork(quilt, others, setups, cones, machine).totalM;
   return {
     ...base,
-    threads: base.threads.map((t) => (wound.has(t.id) ? { ...t, bobbinsWound: wound.get(t.id) } : t)),
+    threads: withBobbins(base.threads, sources.bobbins),
     others: others.flatMap((z) => {
       const s = setups.get(z.id);
       return s ? [{ zone: z.letter, topId: s.topId }] : [];

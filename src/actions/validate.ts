@@ -3,12 +3,18 @@ import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import type { Problem, Result } from './result';
 
+/** What the library says in its own words, said in ours. */
+const IN_WORDS: Record<string, (property: string) => string> = {
+  whitelistValidation: (property) => `“${property}” is not a field of this form.`,
+  nestedValidation: () => 'This part of the form could not be read. Reload the page; nothing was stored.',
+};
+
 const flatten = (errors: ValidationError[], parent = ''): Problem[] =>
   errors.flatMap((e) => {
     const path = parent ? `${parent}.${e.property}` : e.property;
     const own = Object.entries(e.constraints ?? {}).map(([key, message]) => ({
       path,
-      message: key === 'whitelistValidation' ? `“${e.property}” is not a field of this form.` : message,
+      message: IN_WORDS[key]?.(e.property) ?? message,
     }));
     // Decorators run from the bottom up: the last to complain is the first one written, the most basic.
     return [...own.slice(-1), ...flatten(e.children ?? [], path)];

@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
 import type { Machine } from '@/data/types';
-import type { MatchSources } from './match-sources';
+import { type MatchSources, withBobbins } from './match-sources';
 import type { QuiltView } from './quilt-view';
 import { done, type Result } from './result';
 import { FormKey, Id, QuiltId, Version } from './rules';
@@ -19,6 +19,7 @@ export function wholeRequest(view: QuiltView, machine: Machine, sources: MatchSo
   const { zone: _, ...shared } = matchRequest(first, quilt, { machine, shelf, ...sources });
   return {
     ...shared,
+    threads: withBobbins(shared.threads, sources.bobbins),
     record: sources.record,
     zones: zones.map((z) => {
       const s = setups.get(z.id);
