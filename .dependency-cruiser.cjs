@@ -1,8 +1,9 @@
-/** The four floors: imports go down only. */
+/** The four floors: imports go down only. Tests, and what only they use, may look anywhere. */
+const TESTS = '\\.test\\.tsx?$|/testing/';
 const floor = (name, from, to) => ({
   name,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  from: { path: from, pathNot: TESTS },
   to: { path: to },
 });
 
@@ -14,14 +15,20 @@ module.exports = {
       name: 'core-is-pure',
       severity: 'error',
       comment: 'The core has no React, no Next, no Node and no database.',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: TESTS },
       to: { dependencyTypes: ['core'] },
     },
     {
       name: 'core-packages',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(culori|polygon-clipping)' },
+      from: { path: '^src/core', pathNot: TESTS },
+      to: { path: 'node_modules', pathNot: 'node_modules/(culori|polygon-clipping|jstat|ml-kmeans|image-size)' },
+    },
+    {
+      name: 'testing-is-for-tests',
+      severity: 'error',
+      from: { path: '^src', pathNot: TESTS },
+      to: { path: '/testing/' },
     },
     floor('data-looks-down', '^src/data', '^src/(actions|app|ui|workers|spool)'),
     floor('actions-look-down', '^src/actions', '^src/(app|ui|workers|spool)'),

@@ -1,20 +1,10 @@
-import { demoNeedles, demoShelf } from '@/demo/shelf';
+import { demoNeedles } from '@/demo/shelf';
 import { CoreError } from '../notes';
-import { FEET, techniques } from '../tables/techniques';
-import { describeThread } from '../thread/describe';
+import { techniques } from '../tables/techniques';
+import { machine, shelf as threads } from '../testing/a-shelf';
 import { match } from './match';
 import type { MatchZone } from './request';
 import { matchWhole, type WholeQuiltRequest } from './whole-quilt';
-
-const threads = demoShelf.map((c) => ({
-  id: `${c.line} ${c.colour}`,
-  tex: describeThread({ label: c.label, fibre: c.fibre }).tex,
-  fibre: c.fibre,
-  hex: c.hex,
-  remainingM: c.remainingM as number | undefined,
-  role: c.role,
-  labelNeedleNm: c.labelNeedleNm,
-}));
 
 const zone = (technique: string, hex: string, more: Partial<MatchZone> = {}): MatchZone => ({
   top: [{ fabric: 'quilting-cotton', hex }],
@@ -35,16 +25,7 @@ const request: WholeQuiltRequest = {
     { id: 'D', zone: zone('echo', '#d2c5a6') },
     { id: 'E', zone: zone('loops', '#cdbf9f', { visibility: 'texture' }) },
   ],
-  machine: {
-    maxSpm: 2200,
-    idleMinSpm: 100,
-    idleMaxSpm: 900,
-    minSpi: 4,
-    maxSpi: 18,
-    modes: ['cruise', 'precision', 'manual'],
-    feet: FEET,
-    bobbinMm: { od: 25, core: 7.6, width: 10 },
-  },
+  machine,
   threads,
   needles: demoNeedles,
 };
@@ -92,10 +73,11 @@ test('the dearer a change the fewer the threads', () => {
 });
 
 test('a zone that refuses the trade keeps its own best', () => {
-  const traded = matchWhole(request).zones.find((z) => z.extra > 0)!;
+  const dear = { ...request, topPrice: 3 };
+  const traded = matchWhole(dear).zones.find((z) => z.extra > 0)!;
   const whole = matchWhole({
-    ...request,
-    zones: request.zones.map((z) => ({ ...z, refused: z.id === traded.id })),
+    ...dear,
+    zones: dear.zones.map((z) => ({ ...z, refused: z.id === traded.id })),
   });
   const now = whole.zones.find((z) => z.id === traded.id)!;
   expect(now.setup!.topId).toBe(now.own!.topId);

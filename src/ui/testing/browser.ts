@@ -1,7 +1,12 @@
 import '@testing-library/jest-dom';
+import { configure } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 
 /** What a real browser has and the simulated one lacks; and stand-ins for what only the running app can give. */
+
+// A loaded machine draws slowly; a test waits, and no longer than it must.
+configure({ asyncUtilTimeout: 5000 });
+jest.setTimeout(30_000);
 
 class Watcher {
   observe() {}
@@ -30,6 +35,14 @@ Object.assign(Element.prototype, {
   setPointerCapture() {},
   releasePointerCapture() {},
 });
+// A list that draws only what is in sight needs to know how large that is.
+for (const [name, value] of Object.entries({
+  offsetWidth: 1240,
+  offsetHeight: 560,
+  clientWidth: 1240,
+  clientHeight: 560,
+}))
+  Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => value });
 Object.assign(URL, { createObjectURL: () => 'blob:drawn', revokeObjectURL() {} });
 
 /** Where the page would go; tests read what was pushed. */
@@ -63,5 +76,5 @@ jest.mock(
 );
 
 beforeEach(() => {
-  for (const f of Object.values(router)) f.mockClear();
+  jest.clearAllMocks();
 });

@@ -1,4 +1,14 @@
-import type { Cone, Machine, Quilt, Zone } from '@/data/types';
+import type {
+  BobbinStock,
+  Cone,
+  DrawerNeedle,
+  FittedNeedle,
+  Machine,
+  Quilt,
+  Ruler,
+  Studio,
+  Zone,
+} from '@/data/types';
 import { rect } from '@/core/geometry/polygon';
 
 /** Rows as the database gives them, for component tests: any part may be put in its place. */
@@ -109,3 +119,92 @@ export const aQuilt = (part: Partial<Quilt> = {}): Quilt => ({
   version: 1,
   ...part,
 });
+
+export const aNeedle = (part: Partial<DrawerNeedle> = {}): DrawerNeedle => ({
+  id: 'needle-100',
+  nm: 100,
+  eye: 'standard',
+  point: 'sharp',
+  coated: false,
+  stock: 7,
+  version: 2,
+  ...part,
+});
+
+export const aFitted = (part: Partial<FittedNeedle> = {}): FittedNeedle => ({
+  id: 'fitted-1',
+  machineId: 'machine-1',
+  nm: 100,
+  eye: 'standard',
+  point: 'sharp',
+  coated: false,
+  stitches: 120_000,
+  life: 400_000,
+  fittedAt: new Date('2026-11-20T10:00:00Z'),
+  ...part,
+});
+
+export const aBobbin = (part: Partial<BobbinStock> = {}): BobbinStock => ({
+  id: 'bobbin-1',
+  threadId: 'cone-fog',
+  line: 'Heron Poly 60',
+  colour: 'Fog',
+  hex: '#b9c6c9',
+  tex: 18,
+  fibre: 'polyester-filament',
+  kind: 'wound',
+  metresEach: 120,
+  count: 3,
+  version: 5,
+  ...part,
+});
+
+export const aRuler = (part: Partial<Ruler> = {}): Ruler => ({
+  id: 'ruler-1',
+  name: 'Quay arc',
+  shape: 'arc',
+  thicknessMm: 6,
+  radiusIn: 6,
+  notes: '',
+  version: 1,
+  ...part,
+});
+
+export const aStudio = (part: Partial<Studio> = {}): Studio => ({
+  name: 'Saltmarsh Longarm Room',
+  town: 'Brackhaven',
+  units: 'inch',
+  hoursPerWeek: 30,
+  bobbinSchool: 'fine',
+  labelRule: 'weigh',
+  modeRule: 'by-technique',
+  floorSpi: 8,
+  needleSchool: 'per-thread',
+  oneNeedleNm: null,
+  spiSchool: 'by-curve',
+  oneSpi: null,
+  ditchSchool: 'before-fills',
+  evenness: 3,
+  motifSchool: 'by-size',
+  endsSchool: 'lock',
+  rollingSchool: 'least-time',
+  tensionSchool: 'both',
+  bastingSchool: 'edges',
+  prewashSchool: 'ask',
+  gapShare: 1,
+  lowM: 200,
+  needleWarnShare: 0.85,
+  marginIn: 4,
+  testMarginIn: 6,
+  dayHours: [6, 6, 6, 6, 6, 0, 0],
+  version: 9,
+  ...part,
+});
+
+/** What a form last sent to a server action. */
+export const lastSent = (action: unknown): Record<string, unknown> =>
+  (action as jest.Mock).mock.calls.at(-1)?.[0] as Record<string, unknown>;
+
+/** The next answer of a server action: a refusal at a field. */
+export const refuseNext = (action: unknown, path: string, message: string) =>
+  (action as jest.Mock).mockResolvedValueOnce({ ok: false, problems: [{ path, message }] });
