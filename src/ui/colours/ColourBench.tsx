@@ -69,9 +69,10 @@ export function ColourBench({
   }, [router]);
   const { send, pending, problems } = useActionForm(recolourAction, done);
   const paint = (hex: string, share?: number) =>
-    setCloths((now) =>
-      now.map((c, i) => (i === here ? { ...c, hex, share: share === undefined ? c.share : share } : c)),
-    );
+    setCloths((now) => {
+      const dyed = now.map((c, i) => (i === here ? { ...c, hex } : c));
+      return share === undefined ? dyed : withShare(dyed, here, share);
+    });
   const changed = cloths.some((c, i) => c.hex !== zone.cloths[i]!.hex || c.share !== zone.cloths[i]!.share);
   const acrossNow = numberOf(across);
   const shows = typeof acrossNow === 'number' && acrossNow >= 0.5 && acrossNow <= 200 ? acrossNow : null;
@@ -218,6 +219,12 @@ export function ColourBench({
       </div>
     </>
   );
+}
+
+/** One cloth takes this share of the zone; the others share what is left as they did before. */
+function withShare(cloths: ColourZone['cloths'], at: number, share: number): ColourZone['cloths'] {
+  const others = cloths.reduce((sum, c, i) => (i === at ? sum : sum + c.share), 0) || 1;
+  return cloths.map((c, i) => ({ ...c, share: i === at ? share : (c.share / others) * (1 - share) }));
 }
 
 /** The photograph being looked at, read in a worker; a new one takes the place of the old. */

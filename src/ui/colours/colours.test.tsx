@@ -170,19 +170,22 @@ describe('a photograph', () => {
     expect(order()).toEqual(
       ranked(
         [
-          ['#e3bc62', 0.6],
+          ['#e3bc62', 0.3],
           ['#33485a', 0.7],
         ],
         'sink',
       ),
     );
+    // The shares of a zone always make a whole.
+    expect(screen.getByText('30 % of the zone')).toBeInTheDocument();
+    expect(screen.getByText('70 % of the zone')).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Keep these colours' }));
     expect(keep.mock.calls.at(-1)![0]).toMatchObject({
       quiltId: 'q',
       zoneId: 'z',
       version: 4,
       colours: [
-        { hex: '#e3bc62', share: 0.6 },
+        { hex: '#e3bc62', share: expect.closeTo(0.3) as number },
         { hex: '#33485a', share: 0.7 },
       ],
     });

@@ -27,12 +27,12 @@ const UNIT = 8;
 const [W, H] = [CARD_MM.width * UNIT, CARD_MM.height * UNIT];
 const INK = '#000000';
 const LEFT = 28;
-/** Share of its size that a letter is wide, on average, bold or not. */
-const LETTER = 0.51;
+/** Share of its size that a letter is wide, on average, plain and bold. */
+const LETTER = { plain: 0.51, bold: 0.58 };
 
 /** The size at which a text fits a width, never larger than wished. */
-const fitted = (text: string, wished: number, width: number) =>
-  Math.min(wished, width / Math.max(1, text.length * LETTER));
+const fitted = (text: string, wished: number, width: number, weight = 400) =>
+  Math.min(wished, width / Math.max(1, text.length * (weight >= 600 ? LETTER.bold : LETTER.plain)));
 
 /** A setting card as a drawing, black on white but for the two swatches of thread. */
 export function settingCard(c: CardFacts): Drawing {
@@ -42,13 +42,13 @@ export function settingCard(c: CardFacts): Drawing {
   ];
   const labels: Label[] = [];
   const put = (x: number, y: number, text: string, size: number, weight = 400, width = W - x - 20) =>
-    labels.push({ x, y, text, size: fitted(text, size, width), weight, colour: INK });
+    labels.push({ x, y, text, size: fitted(text, size, width, weight), weight, colour: INK });
   put(LEFT, 62, `${c.letter} · ${c.zone}`, 48, 700, 520);
   labels.push({
     x: W - 24,
     y: 44,
     text: c.quilt,
-    size: fitted(c.quilt, 26, 250),
+    size: fitted(c.quilt, 26, 250, 600),
     weight: 600,
     anchor: 'end',
     colour: INK,

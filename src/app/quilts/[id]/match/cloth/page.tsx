@@ -22,6 +22,10 @@ export default async function ClothPage(
   const unknown = cloths.findIndex((f) => f.kind === 'unknown');
   const position = cloths[asked] ? asked : Math.max(0, unknown);
   const cloth = cloths[position];
+  const elsewhere =
+    unknown >= 0
+      ? []
+      : view.zones.filter((z) => z.id !== zone?.id && z.fabrics.some((f) => f.kind === 'unknown'));
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/cloth">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/cloth" />
@@ -54,6 +58,20 @@ export default async function ClothPage(
                 </Link>
               ))}
           </div>
+          {elsewhere.length > 0 && (
+            <p className="mt-1">
+              A cloth nobody knows lies in{' '}
+              {elsewhere.map((z, i) => (
+                <span key={z.id}>
+                  {i > 0 && ', '}
+                  <Link href={`?zone=${z.id}`} className="text-indigo underline-offset-2 hover:underline">
+                    zone {z.letter}, {z.name}
+                  </Link>
+                </span>
+              ))}
+              .
+            </p>
+          )}
           <DescribeCloth
             key={`${zone.id} ${zone.version} ${position}`}
             quiltId={quilt.id}
