@@ -143,7 +143,7 @@ describe('the choice', () => {
     expect(codes(out.reasons)).toContain('eye-large-better');
   });
   test('a bending needle is cautioned, and the act names a size that would stay straight', () => {
-    const out = ask({ spi: 8, owned: [80] });
+    const out = ask({ spi: 8, owned: [90] });
     const flex = out.cautions.find((c) => c.code === 'flex-high')!;
     expect(flex.text).toMatch(/skips may favour one direction/);
     expect(flex.act).toMatch(/^(Buy Nm \d+|Go slower)/);

@@ -1,0 +1,92 @@
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Found } from '@/data/types';
+import { router } from '@/ui/testing/browser';
+import { COMMANDS } from './commands';
+import { FindButton } from './FindButton';
+import { FindDialog } from './FindDialog';
+
+const rows: Found[] = [
+  { kind: 'cone', id: 'cone-fog', name: 'Heron Poly 60 Fog', detail: 'tex 18', hex: '#b9c6c9' },
+  { kind: 'quilt', id: 'quilt-1', name: 'Foggy Harbour', detail: 'Odile Marsh', hex: null },
+  { kind: 'batting', id: 'b1', name: 'Fog wool', detail: 'wool', hex: null },
+];
+const answer = (found: Found[] | Error) =>
+  Object.assign(globalThis, {
+    fetch: jest.fn(() =>
+      found instanceof Error
+        ? Promise.reject(found)
+        : Promise.resolve({ json: () => Promise.resolve(found) } as Response),
+    ),
+  });
+const open = () => {
+  const onClose = jest.fn();
+  render(<FindDialog onClose={onClose} />);
+  return onClose;
+};
+const type = (text: string) => userEvent.type(screen.getByRole('combobox'), text);
+
+test('without letters the places are offered', () => {
+  answer(rows);
+  open();
+  expect(screen.getAllByRole('option')).toHaveLength(COMMANDS.length);
+  expect(fetch).not.toHaveBeenCalled();
+});
+test('letters find what is stored, each kind under its heading', async () => {
+  answer(rows);
+  open();
+  await type('fog');
+  expect(await screen.findByRole('option', { name: /Heron Poly 60 Fog/ })).toBeInTheDocument();
+  expect(screen.getByText('Cones')).toBeInTheDocument();
+  expect(screen.getByText('Quilts')).toBeInTheDocument();
+  expect(jest.mocked(fetch).mock.calls.at(-1)![0]).toBe('/find?q=fog');
+});
+test.each([
+  ['Heron', '/shelf?cone=cone-fog'],
+  ['Foggy', '/quilts/quilt-1'],
+  ['Fog wool', '/workroom/cloth?batting=b1'],
+])('what begins with “%s” leads to %s', async (name, href) => {
+  answer(rows);
+  const onClose = open();
+  await type('fog');
+  await userEvent.click(await screen.findByRole('option', { name: new RegExp(name) }));
+  expect(router.push).toHaveBeenCalledWith(href);
+  expect(onClose).toHaveBeenCalled();
+});
+test('other words for a place find it too', async () => {
+  answer([]);
+  open();
+  await type('settings');
+  expect(screen.getByRole('option', { name: 'How we work' })).toBeInTheDocument();
+});
+test('letters that may mean something in an address are sent as letters', async () => {
+  answer([]);
+  open();
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: '50/2 & 100 %' } });
+  await waitFor(() =>
+    expect(jest.mocked(fetch).mock.calls.at(-1)![0]).toBe('/find?q=50%2F2%20%26%20100%20%25'),
+  );
+});
+test('nothing found, and no answer, are each said', async () => {
+  answer([]);
+  open();
+  await type('zzzz');
+  expect(await screen.findByText('Nothing has these letters in its name.')).toBeInTheDocument();
+  answer(new Error('gone'));
+  await type('z');
+  expect(await screen.findByText(/did not answer/)).toBeInTheDocument();
+});
+test('the arrows and Enter go where the mouse goes', async () => {
+  answer([]);
+  open();
+  await type('bobbins');
+  await userEvent.keyboard('{Enter}');
+  expect(router.push).toHaveBeenCalledWith('/workroom/bobbins');
+});
+test('Ctrl K opens Find from anywhere', async () => {
+  answer([]);
+  render(<FindButton />);
+  fireEvent.keyDown(window, { key: 'k', ctrlKey: true });
+  const dialog = await screen.findByRole('dialog');
+  expect(within(dialog).getByRole('combobox')).toBeInTheDocument();
+});
