@@ -110,12 +110,15 @@ export function planBacking(request: BackingRequest): Backing {
 /**
  * Strips of binding: ceil((2(W + L) + 300 mm) / (usable width − join)), cut at the width given. The join of two
  * strips takes one strip's width (cut on the slant).
+ * @throws CoreError when a strip has no width, or the cloth is too narrow for it.
  */
 export function planBinding(
   quilt: { widthIn: number; lengthIn: number },
   cloth: { widthIn: number; selvageIn?: number },
   stripIn: number,
 ): { strips: number; buyIn: number } {
+  if (!(stripIn > 0))
+    throw new CoreError('strip-width', 'Give the width of the strips in inches.', 'stripIn');
   const usable = cloth.widthIn - 2 * (cloth.selvageIn ?? SELVAGE_IN) - stripIn;
   if (usable <= 0)
     throw new CoreError('cloth-too-narrow', 'The cloth is too narrow for strips that wide.', 'cloth.widthIn');

@@ -29,6 +29,7 @@ Object.defineProperty(globalThis.crypto, 'randomUUID', {
 Object.assign(window, {
   matchMedia: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }),
 });
+Object.assign(window, { scrollTo() {} });
 Object.assign(Element.prototype, {
   scrollIntoView() {},
   hasPointerCapture: () => false,

@@ -1,0 +1,129 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { planBacking, planBinding } from '@/core/backing/backing';
+import { packSmall } from '@/core/backing/pack';
+import { packedDiagram } from './cutting';
+import { PrepareBench } from './PrepareBench';
+
+const quilt = { id: 'q', name: 'Harbour Lights', widthIn: 64, lengthIn: 80 };
+const start = {
+  clothIn: 44,
+  marginIn: 4,
+  testMarginIn: 6,
+  prewash: false,
+  shrinkPct: 5,
+  stretch: false,
+  nap: false,
+};
+const bench = (part: Partial<Parameters<typeof PrepareBench>[0]> = {}) =>
+  render(
+    <PrepareBench
+      quilt={quilt}
+      units="inch"
+      start={start}
+      backing="Driftwood dot"
+      batting="Drumlin 80/20"
+      battingShrinkPct={3}
+      frameIn={132}
+      others={[]}
+      {...part}
+    />,
+  ).container;
+const fill = async (label: string | RegExp, text: string) => {
+  const field = screen.getByLabelText(label);
+  await userEvent.clear(field);
+  if (text) await userEvent.type(field, text);
+};
+const ways = (part: object = {}) =>
+  planBacking({
+    quilt,
+    marginIn: 4,
+    testMarginIn: 6,
+    cloth: { widthIn: 44, selvageIn: 0.5, shrinkagePct: 0, stretch: false, nap: false, ...part },
+  }).ways;
+
+test('the ways to cut the backing stand with what each asks for', () => {
+  bench();
+  const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
+  expect(rows).toHaveLength(ways().length);
+  for (const [i, w] of ways().entries()) {
+    expect(rows[i]).toHaveTextContent(w.buyYd.toFixed(2));
+    expect(rows[i]).toHaveTextContent(String(w.panels));
+  }
+});
+test('another way redraws the cutting', async () => {
+  bench();
+  const before = screen.getByRole('img', { name: /^Cutting: / }).getAttribute('aria-label');
+  await userEvent.click(screen.getAllByRole('radio')[1]!);
+  expect(screen.getByRole('img', { name: /^Cutting: / }).getAttribute('aria-label')).not.toBe(before);
+});
+test('a wide cloth is taken in one piece', async () => {
+  bench();
+  await fill(/^Driftwood dot, width/, '108');
+  expect(screen.getByRole('img', { name: /^Cutting: in one piece/ })).toBeInTheDocument();
+});
+test('prewashed cloth is bought longer, by its shrinkage', async () => {
+  bench();
+  const buy = () => within(screen.getByRole('table')).getAllByRole('row')[1]!.textContent;
+  const before = buy();
+  await userEvent.click(screen.getByRole('checkbox', { name: 'prewashed, or to be' }));
+  expect(buy()).not.toBe(before);
+  expect(buy()).toContain(ways({ shrinkagePct: 5 })[0]!.buyYd.toFixed(2));
+});
+test.each(['', 'wide', '0'])('a width of “%s” is said at its field, and the rest stands', async (text) => {
+  bench();
+  await fill(/^Driftwood dot, width/, text);
+  expect(screen.getByText('Give the width in inches.')).toBeInTheDocument();
+  expect(screen.getByRole('region', { name: 'Binding' })).toBeInTheDocument();
+});
+test('binding: strips and how much cloth; a strip of nothing is said in words', async () => {
+  bench();
+  const binding = planBinding(quilt, { widthIn: 44 }, 2.5);
+  const region = screen.getByRole('region', { name: 'Binding' });
+  expect(region).toHaveTextContent(`${binding.strips} strips`);
+  await fill(/^Strips cut at/, '0');
+  expect(region).not.toHaveTextContent(/\d+ strips/);
+  expect(region).toHaveTextContent('Give the width of the strips in inches.');
+});
+test('batting is cut with the margin on every side, in the studio’s units', async () => {
+  bench({ units: 'metric' });
+  const region = screen.getByRole('region', { name: 'Batting' });
+  expect(region).toHaveTextContent('cut 182.9 cm by 223.5 cm');
+  expect(region).toHaveTextContent('shrinks about 3 %');
+});
+test('several small quilts lie on one backing', async () => {
+  const others = [
+    { id: 'a', name: 'Buoy mat', widthIn: 14, lengthIn: 18 },
+    { id: 'b', name: 'Tern mat', widthIn: 12, lengthIn: 12 },
+  ];
+  bench({ quilt: { id: 'q', name: 'Gull mat', widthIn: 16, lengthIn: 16 }, others });
+  expect(screen.queryByRole('img', { name: /quilts on one backing/ })).not.toBeInTheDocument();
+  await userEvent.click(screen.getByRole('checkbox', { name: /Buoy mat/ }));
+  await userEvent.click(screen.getByRole('checkbox', { name: /Tern mat/ }));
+  expect(screen.getByRole('img', { name: /^3 quilts on one backing/ })).toBeInTheDocument();
+  await userEvent.click(screen.getByRole('checkbox', { name: /Tern mat/ }));
+  expect(screen.getByRole('img', { name: /^2 quilts on one backing/ })).toBeInTheDocument();
+});
+test('a quilt too wide for the cloth beside another is said in words', async () => {
+  bench({ others: [{ id: 'a', name: 'Long runner', widthIn: 60, lengthIn: 90 }] });
+  await userEvent.click(screen.getByRole('checkbox', { name: /Long runner/ }));
+  expect(screen.getByText(/One of them/)).toBeInTheDocument();
+});
+test('the packed drawing keeps every quilt on the cloth, and names it', () => {
+  const smalls = [
+    { id: 'a', widthIn: 14, lengthIn: 18 },
+    { id: 'b', widthIn: 30, lengthIn: 12 },
+    { id: 'c', widthIn: 20, lengthIn: 20 },
+  ];
+  const packed = packSmall(smalls, 43, 4);
+  const drawing = packedDiagram({ widthIn: 43, ...packed, nameOf: (id) => `mat ${id}` });
+  expect(drawing.labels.map((l) => l.text.replace(', turned', '')).sort()).toEqual([
+    'mat a',
+    'mat b',
+    'mat c',
+  ]);
+  for (const l of drawing.labels) {
+    expect(l.x).toBeLessThan(drawing.width);
+    expect(l.y).toBeLessThan(drawing.height);
+  }
+});
