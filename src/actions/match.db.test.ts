@@ -300,10 +300,20 @@ describe('colours seen on a photograph', () => {
 });
 
 describe('an unknown cloth is named', () => {
-  const unknown = async () => {
+  const unknown = async (described = '') => {
     const view = await viewOf('Salt Pans');
     const zone = view.zones.find((z) => z.fabrics.some((f) => f.kind === 'unknown'))!;
-    return { view, zone, position: zone?.fabrics.findIndex((f) => f.kind === 'unknown') };
+    const position = zone.fabrics.findIndex((f) => f.kind === 'unknown');
+    const form = {
+      key: key(),
+      quiltId: view.quilt.id,
+      zoneId: zone.id,
+      position,
+      version: zone.version,
+      kind: 'flannel',
+      described,
+    };
+    return { zone, position, form };
   };
 
   test.each([
@@ -313,30 +323,12 @@ describe('an unknown cloth is named', () => {
     ['a place that is none', { position: -1 }, 'position'],
     ['too long a story', { described: 'x'.repeat(501) }, 'described'],
   ])('%s is refused at its field', async (_, part, path) => {
-    const { view, zone, position } = await unknown();
-    const form = {
-      key: key(),
-      quiltId: view.quilt.id,
-      zoneId: zone.id,
-      position,
-      version: zone.version,
-      kind: 'flannel',
-      described: '',
-    };
+    const { form } = await unknown();
     expect(paths(await nameCloth({ ...form, ...part }))).toEqual([path]);
   });
 
   test('becomes a cloth of the studio’s own, with what was said of it; the shipped kind stays', async () => {
-    const { view, zone, position } = await unknown();
-    const form = {
-      key: key(),
-      quiltId: view.quilt.id,
-      zoneId: zone.id,
-      position,
-      version: zone.version,
-      kind: 'flannel',
-      described: 'Middling weight, loose weave, no stretch, dull.',
-    };
+    const { zone, position, form } = await unknown('Middling weight, loose weave, no stretch, dull.');
     const { fabricId } = value(await nameCloth(form));
     expect(value(await nameCloth(form)).fabricId).toBe(fabricId);
     const now = zoneOf(await viewOf('Salt Pans'), zone.letter);

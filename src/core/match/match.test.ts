@@ -2,50 +2,16 @@ import fc from 'fast-check';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
 import { features } from '../tables/features';
-import { FEET, techniques } from '../tables/techniques';
-import { demoNeedles, demoShelf } from '@/demo/shelf';
-import { describeThread } from '../thread/describe';
+import { techniques } from '../tables/techniques';
+import { demoNeedles } from '@/demo/shelf';
 import { CoreError } from '../notes';
+import { aMatch } from '../testing/a-shelf';
 import { match } from './match';
 import type { MatchRequest } from './request';
 
-const threads = demoShelf.map((c) => ({
-  id: `${c.line} ${c.colour}`,
-  tex: describeThread({ label: c.label, fibre: c.fibre }).tex,
-  fibre: c.fibre,
-  hex: c.hex,
-  remainingM: c.remainingM,
-  role: c.role,
-  labelNeedleNm: c.labelNeedleNm,
-}));
-const request: MatchRequest = {
-  zone: {
-    top: [{ fabric: 'quilting-cotton', hex: '#9db3b8', share: 1 }],
-    backing: 'quilting-cotton',
-    battingId: 'cotton-80-20',
-    technique: 'swirls',
-    spacingIn: 0.5,
-    areaIn2: 400,
-    visibility: 'sink',
-    use: 'bed',
-  },
-  machine: {
-    maxSpm: 2200,
-    idleMinSpm: 100,
-    idleMaxSpm: 900,
-    minSpi: 4,
-    maxSpi: 18,
-    modes: ['cruise', 'precision', 'manual'],
-    feet: FEET,
-    bobbinMm: { od: 25, core: 7.6, width: 10 },
-  },
-  threads,
-  needles: demoNeedles,
-};
-const withZone = (zone: Partial<MatchRequest['zone']>): MatchRequest => ({
-  ...request,
-  zone: { ...request.zone, ...zone },
-});
+const request = aMatch();
+const threads = [...request.threads];
+const withZone = (zone: Partial<MatchRequest['zone']>): MatchRequest => aMatch(zone);
 
 test('the answer does not depend on the order of the shelf or the drawer', () => {
   const expected = match(request).setups;

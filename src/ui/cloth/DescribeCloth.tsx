@@ -21,8 +21,6 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 import { useCareful } from './use-careful';
 
 const STRETCH = ['none', 'gives a little', 'stretches', 'stretches much'];
-const control = 'min-h-11 w-full rounded border border-rule bg-cloth px-2 text-16';
-
 export interface UnknownCloth {
   zoneId: string;
   letter: string;
@@ -90,48 +88,27 @@ export function DescribeCloth({
             </button>
           ))}
         </div>
-        <Field id="cloth-weave" label="Weave">
-          <select
-            id="cloth-weave"
-            className={control}
-            value={weave}
-            onChange={(e) => setWeave(e.target.value as Weave)}
-          >
-            {WEAVES.map((w) => (
-              <option key={w} value={w}>
-                {WEAVE_LABEL[w]}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field id="cloth-stretch" label="Stretch across">
-          <select
-            id="cloth-stretch"
-            className={control}
-            value={stretch}
-            onChange={(e) => setStretch(Number(e.target.value))}
-          >
-            {STRETCH.map((word, i) => (
-              <option key={word} value={i}>
-                {word}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field id="cloth-shine" label="Shine">
-          <select
-            id="cloth-shine"
-            className={control}
-            value={shine}
-            onChange={(e) => setShine(e.target.value as Shine)}
-          >
-            {SHINES.map((s) => (
-              <option key={s} value={s}>
-                {SHINE_LABEL[s]}
-              </option>
-            ))}
-          </select>
-        </Field>
+        <OneOf
+          id="cloth-weave"
+          label="Weave"
+          value={weave}
+          options={WEAVES.map((w) => [w, WEAVE_LABEL[w]])}
+          onPick={(w) => setWeave(w as Weave)}
+        />
+        <OneOf
+          id="cloth-stretch"
+          label="Stretch across"
+          value={String(stretch)}
+          options={STRETCH.map((word, i) => [String(i), word])}
+          onPick={(i) => setStretch(Number(i))}
+        />
+        <OneOf
+          id="cloth-shine"
+          label="Shine"
+          value={shine}
+          options={SHINES.map((x) => [x, SHINE_LABEL[x]])}
+          onPick={(x) => setShine(x as Shine)}
+        />
       </form>
       <div aria-live="polite">
         <Problems problems={problems} />
@@ -196,6 +173,37 @@ export function DescribeCloth({
         )}
       </div>
     </div>
+  );
+}
+
+function OneOf({
+  id,
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  id: string;
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onPick: (value: string) => void;
+}) {
+  return (
+    <Field id={id} label={label}>
+      <select
+        id={id}
+        className="min-h-11 w-full rounded border border-rule bg-cloth px-2 text-16"
+        value={value}
+        onChange={(e) => onPick(e.target.value)}
+      >
+        {options.map(([v, word]) => (
+          <option key={v} value={v}>
+            {word}
+          </option>
+        ))}
+      </select>
+    </Field>
   );
 }
 

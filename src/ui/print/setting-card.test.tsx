@@ -1,35 +1,18 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { CardDialog } from '@/ui/match/CardDialog';
-import { aCone, aMachine, aQuilt, aZone } from '@/ui/testing/studio';
-import type { ChosenSetup } from '@/data/types';
+import { aCone, aMachine, aQuilt, aSetup, aZone } from '@/ui/testing/studio';
 import { cardFacts } from './card-facts';
 import { CARD_MM, settingCard } from './setting-card';
 
-const setup: ChosenSetup = {
-  id: 's',
-  zoneId: 'zone-a',
-  version: 1,
-  topId: 'cone-fog',
-  bobbinId: 'cone-mist',
-  needleNm: 100,
+const setup = aSetup({
   needleEye: 'large',
-  needlePoint: 'sharp',
   foot: 'ruler',
   spi: 11.5,
-  mode: 'cruise',
-  idleSpm: 300,
   maxInPerS: 2.84,
   topGf: 84.4,
   bobbinGf: 16.9,
-  ratio: 5,
-  ratioSd: 0.35,
-  chosenAt: new Date(),
-  provenTopGf: null,
-  provenBobbinGf: null,
-  provenAt: null,
-  rounds: 0,
-};
+});
 const cones = new Map([
   ['cone-fog', aCone()],
   ['cone-mist', aCone({ id: 'cone-mist', line: 'Gossamer 100', colour: 'Mist', hex: null })],

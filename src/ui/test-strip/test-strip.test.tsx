@@ -3,35 +3,13 @@ import userEvent from '@testing-library/user-event';
 import { searchOf } from '@/actions/tests';
 import * as actions from '@/app/server-actions';
 import type { Verdict } from '@/core/tension/probit';
-import type { ChosenSetup, TestRound } from '@/data/types';
+import type { TestRound } from '@/data/types';
 import { router } from '@/ui/testing/browser';
+import { aSetup } from '@/ui/testing/studio';
 import { TestBench } from './TestBench';
 import { VERDICT_LOOK, VERDICT_SIGN, VERDICT_WORD, VERDICTS, verdictTone, worstVerdict } from './words';
 
-const setup: ChosenSetup = {
-  id: 'setup-1',
-  zoneId: 'z',
-  version: 1,
-  topId: 't',
-  bobbinId: 'b',
-  needleNm: 100,
-  needleEye: 'standard',
-  needlePoint: 'sharp',
-  foot: 'open-toe',
-  spi: 11,
-  mode: 'cruise',
-  idleSpm: 300,
-  maxInPerS: 3,
-  topGf: 100,
-  bobbinGf: 20,
-  ratio: 5,
-  ratioSd: 0.35,
-  chosenAt: new Date(),
-  provenTopGf: null,
-  provenBobbinGf: null,
-  provenAt: null,
-  rounds: 0,
-};
+const setup = aSetup();
 const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestRound => ({
   id: `r${n}`,
   setupId: 'setup-1',
@@ -46,7 +24,7 @@ const bench = (rounds: TestRound[]) =>
   render(
     <TestBench
       quilt={{ id: 'q', name: 'Harbour Lights' }}
-      zone={{ id: 'z', name: 'Open water', letter: 'C' }}
+      zone={{ id: 'zone-a', name: 'Open water', letter: 'C' }}
       setup={setup}
       search={searchOf(setup, rounds, 1.4, 900)}
       colours={{ top: '#6e3b63', bobbin: '#e0b64f', cloth: '#9db3b8', backing: '#d8cfbb' }}
@@ -99,7 +77,7 @@ test('each direction keeps its own verdict, and all are sent with the numbers', 
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
   expect(log.mock.calls.at(-1)![0]).toMatchObject({
     quiltId: 'q',
-    zoneId: 'z',
+    zoneId: 'zone-a',
     setupId: 'setup-1',
     n: 1,
     topGf: 100,
@@ -142,7 +120,7 @@ test('balanced twice in every direction is done: the card, or one more test', as
   expect(screen.getByRole('heading', { name: 'Balanced: leave it so' })).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'See the setting card' })).toHaveAttribute(
     'href',
-    '/quilts/q/match?zone=z',
+    '/quilts/q/match?zone=zone-a',
   );
   expect(screen.queryByRole('button', { name: /is sewn/ })).toBeNull();
   await userEvent.click(screen.getByRole('button', { name: 'Sew another test' }));

@@ -1,5 +1,6 @@
 import type {
   BobbinStock,
+  ChosenSetup,
   Cone,
   DrawerNeedle,
   FittedNeedle,
@@ -198,6 +199,32 @@ export const aStudio = (part: Partial<Studio> = {}): Studio => ({
   testMarginIn: 6,
   dayHours: [6, 6, 6, 6, 6, 0, 0],
   version: 9,
+  ...part,
+});
+
+export const aSetup = (part: Partial<ChosenSetup> = {}): ChosenSetup => ({
+  id: 'setup-1',
+  zoneId: 'zone-a',
+  version: 1,
+  topId: 'cone-fog',
+  bobbinId: 'cone-mist',
+  needleNm: 100,
+  needleEye: 'standard',
+  needlePoint: 'sharp',
+  foot: 'open-toe',
+  spi: 11,
+  mode: 'cruise',
+  idleSpm: 300,
+  maxInPerS: 3,
+  topGf: 100,
+  bobbinGf: 20,
+  ratio: 5,
+  ratioSd: 0.35,
+  chosenAt: new Date('2026-11-18T10:00:00Z'),
+  provenTopGf: null,
+  provenBobbinGf: null,
+  provenAt: null,
+  rounds: 0,
   ...part,
 });
 
