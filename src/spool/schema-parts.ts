@@ -89,7 +89,7 @@ export const machineFields = {
   maxSpi: spi,
   modes: list(oneOf(MODES), { minItems: 1 }),
 };
-export const reasons = list(object({ code: text(), text: text(2000) }));
-export const cautions = list(
-  object({ code: text(), text: text(2000), severity: oneOf(['note', 'warn', 'stop']) }),
-);
+/** A sentence; `act` says what a person could do, `from` which criterion it belongs to. */
+const sentence = { code: text(), text: text(2000), 'act?': text(500), 'from?': text() };
+export const reasons = list(object(sentence));
+export const cautions = list(object({ ...sentence, severity: oneOf(['note', 'warn', 'stop']) }));

@@ -2,7 +2,6 @@ import { planBacking } from '@/core/backing/backing';
 import { rankColours } from '@/core/colour/rank';
 import { planCouching } from '@/core/couching/couching';
 import { density } from '@/core/density/density';
-import { match } from '@/core/match/match';
 import { chooseNeedle } from '@/core/needle/needle';
 import { planOrder } from '@/core/order/order';
 import { planPasses } from '@/core/passes/passes';
@@ -12,48 +11,13 @@ import { DIRECTIONS, nextTension } from '@/core/tension/next';
 import { startTension } from '@/core/tension/start';
 import { describeThread } from '@/core/thread/describe';
 import { usage } from '@/core/usage/usage';
+import { MATCH_VERBS } from './match-verbs';
 import * as s from './schema-parts';
-
-/** A verb of the command line: what it takes, what it gives, and the core function behind it. */
-export interface Verb {
-  summary: string;
-  request: s.Schema;
-  response: s.Schema;
-  run(request: never): object;
-}
-
-const verb = <Request>(
-  summary: string,
-  request: s.Schema,
-  response: s.Schema,
-  run: (r: Request) => object,
-): Verb => ({
-  summary,
-  request,
-  response,
-  run: run as Verb['run'],
-});
+import { type Verb, verb } from './verb';
 
 const machine = s.object(s.machineFields);
 const quiltSize = s.object({ widthIn: s.within(1, 400), lengthIn: s.within(1, 400) });
 const topFabrics = s.list(s.fabricId, { minItems: 1 });
-const setupShape = s.answer({
-  topId: s.text(),
-  bobbinId: s.text(),
-  needle: s.object({ nm: s.num, us: s.nullable('number'), eye: s.eye, point: s.point }),
-  foot: s.footId,
-  spi: s.num,
-  stitchMm: s.num,
-  mode: s.oneOf(['cruise', 'precision', 'manual']),
-  idleSpm: s.num,
-  maxInPerS: s.num,
-  topGf: s.num,
-  bobbinGf: s.num,
-  score: s.num,
-  parts: { type: 'object', additionalProperties: s.num },
-  reasons: s.reasons,
-  cautions: s.cautions,
-});
 const step = s.within(-3, 3);
 const start = s.object({
   topGf: s.above0(2000),
@@ -200,50 +164,7 @@ export const VERBS: Record<string, Verb> = {
     }),
     nextTension,
   ),
-  match: verb(
-    'the best set-ups of a shelf for a zone, with reasons and cautions',
-    s.object({
-      zone: s.object({
-        top: s.list(s.object({ fabric: s.fabricId, 'name?': s.text(), 'hex?': s.hex, 'share?': s.share })),
-        'features?': s.list(s.featureId),
-        backing: s.fabricId,
-        battingId: s.battingId,
-        'battingMaxGapIn?': s.within(0.1, 24),
-        technique: s.techniqueId,
-        'spacingIn?': s.spacingIn,
-        'smallestRadiusIn?': s.radiusIn,
-        'areaIn2?': s.areaIn2,
-        'lengthIn?': s.lengthIn,
-        visibility: s.oneOf(['sink', 'texture', 'show']),
-        use: s.oneOf(['bed', 'baby', 'wall', 'show', 'garment', 'other']),
-      }),
-      machine: s.object({ ...s.machineFields, feet: s.list(s.footId), bobbinMm: s.bobbinMm }),
-      threads: s.list(
-        s.object({
-          id: s.text(),
-          tex: s.tex,
-          fibre: s.fibreId,
-          'hex?': s.hex,
-          'remainingM?': s.within(0, 1_000_000),
-          'role?': s.oneOf(['top', 'bobbin', 'both']),
-          'labelNeedleNm?': s.nmRange,
-          'name?': s.text(),
-        }),
-      ),
-      'needles?': s.list(s.object({ nm: s.needleNm, eye: s.eye, point: s.point })),
-      'preferences?': s.object({
-        'bobbin?': s.oneOf(['fine', 'same']),
-        'labelRule?': s.oneOf(['obey', 'weigh']),
-        'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
-        'floorSpi?': s.spi,
-        'oneSpi?': s.spi,
-      }),
-      'hold?': s.object({ 'topId?': s.text(), 'bobbinId?': s.text(), 'nm?': s.needleNm, 'spi?': s.spi }),
-      'limit?': { type: 'integer', minimum: 1, maximum: 500 },
-    }),
-    s.answer({ setups: s.list(setupShape), cautions: s.cautions }),
-    match,
-  ),
+  ...MATCH_VERBS,
   density: verb(
     'line density, sewn length and open gaps of zones against the batting',
     s.object({

@@ -44,6 +44,6 @@ export const aMatch = (
   zone: { ...zone, ...zonePart },
   machine,
   threads: shelf,
-  needles: demoNeedles,
+  needles: demoNeedles.map(({ nm, eye, point }) => ({ nm, eye, point })),
   ...part,
 });

@@ -1,0 +1,158 @@
+import { carefulMatch } from '@/core/cloth/careful-match';
+import { match } from '@/core/match/match';
+import type { MatchRequest } from '@/core/match/request';
+import { matchWhole } from '@/core/match/whole-quilt';
+import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
+import { SHINES, WEAVES } from '@/core/tables/cloth-looks';
+import * as s from './schema-parts';
+import { type Verb, verb } from './verb';
+
+const zone = s.object({
+  top: s.list(s.object({ fabric: s.fabricId, 'name?': s.text(), 'hex?': s.hex, 'share?': s.share })),
+  'features?': s.list(s.featureId),
+  backing: s.fabricId,
+  battingId: s.battingId,
+  'battingMaxGapIn?': s.within(0.1, 24),
+  technique: s.techniqueId,
+  'spacingIn?': s.spacingIn,
+  'smallestRadiusIn?': s.radiusIn,
+  'areaIn2?': s.areaIn2,
+  'lengthIn?': s.lengthIn,
+  visibility: s.oneOf(['sink', 'texture', 'show']),
+  use: s.oneOf(['bed', 'baby', 'wall', 'show', 'garment', 'other']),
+});
+const tally = {
+  faults: { type: 'integer', minimum: 0, maximum: 1_000_000 },
+  stitches: s.within(0, 1e12),
+};
+/** What stands in the studio, whatever zone is asked for. */
+const studio = {
+  machine: s.object({ ...s.machineFields, feet: s.list(s.footId), bobbinMm: s.bobbinMm }),
+  threads: s.list(
+    s.object({
+      id: s.text(),
+      tex: s.tex,
+      fibre: s.fibreId,
+      'hex?': s.hex,
+      'remainingM?': s.within(0, 1_000_000),
+      'role?': s.oneOf(['top', 'bobbin', 'both']),
+      'labelNeedleNm?': s.nmRange,
+      'name?': s.text(),
+      'bobbinsWound?': { type: 'integer', minimum: 0, maximum: 10_000 },
+    }),
+  ),
+  'needles?': s.list(s.object({ nm: s.needleNm, eye: s.eye, point: s.point })),
+  'preferences?': s.object({
+    'bobbin?': s.oneOf(['fine', 'same']),
+    'labelRule?': s.oneOf(['obey', 'weigh']),
+    'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
+    'floorSpi?': s.spi,
+    'oneSpi?': s.spi,
+  }),
+  'record?': s.object({ tallies: s.list(s.object({ id: s.text(), ...tally })), all: s.object(tally) }),
+};
+const oneZone = {
+  zone,
+  ...studio,
+  'others?': s.list(s.object({ zone: s.text(), topId: s.text() })),
+  'claimedM?': { type: 'object', additionalProperties: s.within(0, 1_000_000) },
+  'hold?': s.object({ 'topId?': s.text(), 'bobbinId?': s.text(), 'nm?': s.needleNm, 'spi?': s.spi }),
+};
+const setup = s.answer({
+  topId: s.text(),
+  bobbinId: s.text(),
+  needle: s.object({ nm: s.num, us: s.nullable('number'), eye: s.eye, point: s.point }),
+  foot: s.footId,
+  spi: s.num,
+  stitchMm: s.num,
+  mode: s.oneOf(['cruise', 'precision', 'manual']),
+  idleSpm: s.num,
+  maxInPerS: s.num,
+  topGf: s.num,
+  bobbinGf: s.num,
+  score: s.num,
+  parts: { type: 'object', additionalProperties: s.num },
+  reasons: s.reasons,
+  cautions: s.cautions,
+});
+const maybeSetup = { type: ['object', 'null'] };
+const threadCount = s.object({ tops: s.list(s.text()), bobbins: s.list(s.text()) });
+
+/** Match and what stands round it. */
+export const MATCH_VERBS: Record<string, Verb> = {
+  match: verb(
+    'the best set-ups of a shelf for a zone, with reasons and cautions',
+    s.object({ ...oneZone, 'limit?': { type: 'integer', minimum: 1, maximum: 500 } }),
+    s.answer({ setups: s.list(setup), cautions: s.cautions }),
+    match,
+  ),
+  'whole-quilt': verb(
+    'set-ups for all zones of a quilt together, trading a little for fewer thread changes',
+    s.object({
+      zones: s.list(
+        s.object({
+          id: s.text(),
+          zone,
+          'keep?': s.object({ topId: s.text(), bobbinId: s.text() }),
+          'refused?': s.bool,
+        }),
+        { maxItems: 200 },
+      ),
+      ...studio,
+      'topPrice?': s.within(0, 100),
+      'bobbinPrice?': s.within(0, 100),
+    }),
+    s.answer({
+      zones: s.list(
+        s.answer({
+          id: s.text(),
+          setup: maybeSetup,
+          own: maybeSetup,
+          extra: s.num,
+          shifts: s.list(s.object({ criterion: s.text(), by: s.num })),
+          kept: s.bool,
+        }),
+      ),
+      together: threadCount,
+      apart: threadCount,
+      cost: s.num,
+      apartCost: s.num,
+      exact: s.bool,
+      cautions: s.cautions,
+    }),
+    matchWhole,
+  ),
+  'what-if': verb(
+    'what would have to be true for a top thread to be the best in a zone',
+    s.object({ ...oneZone, topId: s.text() }),
+    s.answer({
+      best: s.bool,
+      refused: s.nullable('string'),
+      behind: s.nullable('number'),
+      shifts: s.list(s.object({ criterion: s.text(), by: s.num })),
+      conditions: s.list(s.answer({ code: s.text(), text: s.text(2000) })),
+      ahead: s.list(s.text()),
+    }),
+    ({ topId, ...request }: MatchRequest & { topId: string }) => whatWouldHaveToBeTrue(request, topId),
+  ),
+  'unknown-cloth': verb(
+    'the nearest kinds of a cloth that is only described, a cautious set-up, and the test to sew first',
+    s.object({
+      request: s.object(oneZone),
+      clothIndex: { type: 'integer', minimum: 0, maximum: 100 },
+      description: s.object({
+        gM2: s.within(20, 1000, 'weight, g/m²'),
+        weave: s.oneOf(WEAVES),
+        stretch: { type: 'integer', minimum: 0, maximum: 3 },
+        shine: s.oneOf(SHINES),
+      }),
+    }),
+    s.answer({
+      kinds: s.list(s.answer({ id: s.fabricId, differs: s.list(s.text()) })),
+      setup: maybeSetup,
+      hardest: s.nullable('string'),
+      test: s.answer({ what: s.text(), steps: s.list(s.text(500)), cautions: s.cautions }),
+    }),
+    carefulMatch,
+  ),
+};

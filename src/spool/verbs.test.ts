@@ -1,0 +1,240 @@
+import Ajv from 'ajv';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
+import { aMatch } from '@/core/testing/a-shelf';
+import { answer, failed } from './answer';
+import { VERBS } from './verbs';
+
+const ajv = new Ajv({ strict: false, allErrors: true });
+const folder = join(process.cwd(), 'tests/cases');
+const asked = JSON.parse(JSON.stringify(aMatch({}, { limit: 3 }))) as ReturnType<typeof aMatch>;
+const { zone, threads, machine, needles } = asked;
+const studio = { threads, machine, needles };
+const top = threads.find((t) => t.role !== 'bobbin')!.id;
+const whole = {
+  ...studio,
+  zones: [
+    { id: 'A', zone },
+    { id: 'B', zone: { ...zone, technique: 'meander-small', visibility: 'texture' } },
+  ],
+};
+const unknown = {
+  request: { ...studio, zone },
+  clothIndex: 0,
+  description: { gM2: 170, weave: 'brushed', stretch: 1, shine: 'matt' },
+};
+
+/** Requests of each verb that are answered. */
+const requests: [string, object][] = [
+  ...readdirSync(folder).flatMap((file) =>
+    (JSON.parse(readFileSync(join(folder, file), 'utf8')) as { request: object; expect: object }[])
+      .filter((c) => !('error' in c.expect))
+      .map((c): [string, object] => [file.replace('.json', ''), c.request]),
+  ),
+  ['match', asked],
+  ['match', { ...asked, others: [{ zone: 'B', topId: top }], claimedM: { [top]: 40 } }],
+  [
+    'match',
+    {
+      ...asked,
+      record: { tallies: [{ id: top, faults: 3, stitches: 90_000 }], all: { faults: 20, stitches: 1e6 } },
+    },
+  ],
+  ['whole-quilt', whole],
+  ['whole-quilt', { ...whole, zones: [], topPrice: 1 }],
+  ['what-if', { ...studio, zone, topId: top }],
+  ['unknown-cloth', unknown],
+];
+
+test.each(requests.map(([verb, request], i) => [verb, i, request] as const))(
+  '%s, request %i: the answer is as its schema says',
+  (verb, _, request) => {
+    const response = answer(verb, request);
+    expect(failed(response) ? response : null).toBeNull();
+    const check = ajv.compile(VERBS[verb]!.response);
+    check(JSON.parse(JSON.stringify(response)));
+    expect(check.errors ?? []).toEqual([]);
+  },
+);
+
+test('every verb is asked something here', () => {
+  const spoken = new Set(requests.map(([v]) => v));
+  // Tensions have no worked cases of their own; they are walked through below.
+  const walked = ['tension-start', 'tension-next'];
+  expect(Object.keys(VERBS).filter((v) => !spoken.has(v) && !walked.includes(v))).toEqual([]);
+});
+
+test('a search for tension from its start to its end, all through the command line', () => {
+  const begun = answer('tension-start', {
+    top: { tex: 27, fibre: 'polyester-filament' },
+    bobbin: { tex: 18, fibre: 'polyester-filament' },
+    needleNm: 100,
+    sandwich: { top: ['quilting-cotton'], battingId: 'cotton-80-20', backing: 'quilting-cotton' },
+  }) as { topGf: number; bobbinGf: number; ratio: number; sd: number };
+  const { topGf, bobbinGf, ratio, sd } = begun;
+  const tests: object[] = [];
+  const ask = () =>
+    answer('tension-next', {
+      start: { topGf, bobbinGf, ratio, sd },
+      thicknessMm: 1.4,
+      breakGf: 1000,
+      tests,
+    }) as { done: boolean; topGf: number; bobbinGf: number; change: string };
+  tests.push({ topGf, bobbinGf, verdicts: { away: 2, toward: 2 } });
+  expect(ask()).toMatchObject({ done: false, change: 'loosen-top' });
+  for (let i = 0; i < 4 && !ask().done; i++) {
+    const next = ask();
+    tests.push({
+      topGf: next.topGf,
+      bobbinGf: next.bobbinGf,
+      verdicts: { away: 0, toward: 0, left: 0, right: 0 },
+    });
+  }
+  expect(ask()).toMatchObject({ done: true, change: 'keep' });
+});
+
+test('the command line answers what the core answers', () => {
+  expect(answer('what-if', { ...studio, zone, topId: top })).toMatchObject(
+    JSON.parse(JSON.stringify(whatWouldHaveToBeTrue({ ...studio, zone }, top))) as object,
+  );
+});
+
+describe('what is refused, and where', () => {
+  const refusals: [string, string, object, string, string][] = [
+    [
+      'a misspelt field of a zone',
+      'match',
+      { ...asked, zone: { ...zone, spacing: 1 } },
+      'unknown-field',
+      'zone.spacing',
+    ],
+    [
+      'a technique of no kind',
+      'match',
+      { ...asked, zone: { ...zone, technique: 'scribble' } },
+      'unknown-id',
+      'zone.technique',
+    ],
+    [
+      'a colour in words',
+      'match',
+      { ...asked, zone: { ...zone, top: [{ fabric: 'linen', hex: 'teal' }] } },
+      'bad-value',
+      'zone.top[0].hex',
+    ],
+    [
+      'a thread of no thickness',
+      'match',
+      { ...asked, threads: [{ ...threads[0], tex: 0 }] },
+      'out-of-range',
+      'threads[0].tex',
+    ],
+    [
+      'a needle range backwards',
+      'match',
+      { ...asked, threads: [{ ...threads[0], labelNeedleNm: [110, 90] }] },
+      'out-of-order',
+      'threads[0].labelNeedleNm',
+    ],
+    [
+      'a bobbin that is all core',
+      'match',
+      { ...asked, machine: { ...machine, bobbinMm: { od: 20, core: 20, width: 9 } } },
+      'out-of-order',
+      'machine.bobbinMm.core',
+    ],
+    [
+      'an idle range backwards',
+      'match',
+      { ...asked, machine: { ...machine, idleMinSpm: 900, idleMaxSpm: 100 } },
+      'out-of-order',
+      'machine.idleMinSpm',
+    ],
+    [
+      'half a bobbin',
+      'match',
+      { ...asked, threads: [{ ...threads[0], bobbinsWound: 1.5 }] },
+      'wrong-type',
+      'threads[0].bobbinsWound',
+    ],
+    [
+      'a zone without cloth',
+      'match',
+      { ...asked, zone: { ...zone, top: [] } },
+      'zone-without-fabric',
+      'zone.top',
+    ],
+    [
+      'half a pair kept',
+      'whole-quilt',
+      { ...whole, zones: [{ id: 'A', zone, keep: { topId: top } }] },
+      'missing-field',
+      'zones[0].keep.bobbinId',
+    ],
+    ['a price below nothing', 'whole-quilt', { ...whole, topPrice: -1 }, 'out-of-range', 'topPrice'],
+    ['a thread that is not there', 'what-if', { ...studio, zone, topId: 'gone' }, 'unknown-id', 'topId'],
+    [
+      'a limit on what has none',
+      'what-if',
+      { ...studio, zone, topId: top, limit: 3 },
+      'unknown-field',
+      'limit',
+    ],
+    [
+      'a cloth that is not there',
+      'unknown-cloth',
+      { ...unknown, clothIndex: 7 },
+      'no-such-cloth',
+      'clothIndex',
+    ],
+    [
+      'a weave of no kind',
+      'unknown-cloth',
+      { ...unknown, description: { ...unknown.description, weave: 'knotted' } },
+      'unknown-id',
+      'description.weave',
+    ],
+    [
+      'a weight of nothing',
+      'unknown-cloth',
+      { ...unknown, description: { ...unknown.description, gM2: 0 } },
+      'out-of-range',
+      'description.gM2',
+    ],
+    [
+      'a density of no spacing',
+      'density',
+      { battingId: 'wool', zones: [{ id: 'A', technique: 'grid', spacingIn: 0, areaIn2: 9 }] },
+      'out-of-range',
+      'zones[0].spacingIn',
+    ],
+    ['colours of no cloth', 'colour', { fabrics: [], threads: [], aim: 'sink' }, 'bad-value', 'fabrics'],
+    ['a ruler of no edge', 'ruler', { offsetIn: 0.25, edge: { kind: 'wavy' } }, 'unknown-id', 'edge.kind'],
+    [
+      'a yarn of no thickness',
+      'couching',
+      { pathIn: 10, starts: 1, yarnMm: 0, skeinM: 5, footHoleMm: 2, minRadiusIn: 1, gapIn: 1 },
+      'out-of-range',
+      'yarnMm',
+    ],
+    ['a request that is no object', 'thread', [] as unknown as object, 'wrong-type', ''],
+  ];
+  test.each(refusals)('%s', (_, verb, request, code, path) => {
+    const response = answer(verb, request);
+    expect(response).toMatchObject({ error: { code, path } });
+    if (failed(response)) expect(response.error.message).toMatch(/\w.*\.$/);
+  });
+  test('a verb of no kind names those there are', () => {
+    expect(answer('sing', {})).toMatchObject({
+      error: { code: 'unknown-verb', message: expect.stringContaining('whole-quilt') as string },
+    });
+  });
+});
+
+test('nothing suits: no error, an empty list, and what to buy', () => {
+  expect(answer('match', { ...asked, threads: [] })).toMatchObject({
+    setups: [],
+    cautions: [{ code: 'nothing-suits' }],
+  });
+});
