@@ -22,7 +22,10 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^src/core', pathNot: TESTS },
-      to: { path: 'node_modules', pathNot: 'node_modules/(culori|polygon-clipping|jstat|ml-kmeans|image-size)' },
+      to: {
+        path: 'node_modules',
+        pathNot: 'node_modules/(culori|polygon-clipping|jstat|ml-kmeans|image-size)',
+      },
     },
     {
       name: 'testing-is-for-tests',

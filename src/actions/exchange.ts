@@ -87,8 +87,12 @@ export const importFile = (input: unknown): Promise<Result<Imported>> =>
 
 const headerKey = (header: readonly string[]) => header.join('\t').toLowerCase().slice(0, 4000);
 
+const isHeader = (header: unknown): header is string[] =>
+  Array.isArray(header) && header.every((h) => typeof h === 'string');
+
 /** How a file with this header was mapped last time, and which keys the studio already has. */
 export async function importHints(kind: ExchangeKind, header: readonly string[]) {
+  if (!EXCHANGE_KINDS.includes(kind) || !isHeader(header)) return { mapping: null, keys: [] };
   const [mapping, keys] = await Promise.all([
     readMapping(db(), kind, headerKey(header)),
     readKeys(db(), kind),
