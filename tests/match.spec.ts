@@ -194,3 +194,38 @@ test('the setting card as a picture and as a drawing', async ({ page }) => {
   expect(png.subarray(1, 4).toString()).toBe('PNG');
   expect(png.readUInt32BE(16)).toBeGreaterThan(1000);
 });
+
+test('every view of Match passes the accessibility check on a tablet and by lamp light', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Lamp light' }).click();
+  await openMatch(page, 'Slipway');
+  const views = page.getByRole('navigation', { name: 'Match' });
+  for (const view of ['This zone', 'Whole quilt', 'Colours', 'Density', 'Unknown cloth']) {
+    await views.getByRole('link', { name: view }).click();
+    await expect(views.getByRole('link', { name: view })).toHaveAttribute('aria-current', 'page');
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+    await expectAccessible(page);
+    // Nothing runs out of the page sideways.
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(
+      0,
+    );
+  }
+});
+
+test('two windows on the whole quilt: the second is told, and no card is half written', async ({
+  page,
+  context,
+}) => {
+  await openMatch(page, 'Slipway', 'Whole quilt');
+  const use = (p: Page) => p.getByRole('button', { name: /^Use (this set-up|these \d+ set-ups)/ });
+  // A second try finds the cards written already.
+  if (!(await use(page).isVisible())) return;
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(use(other)).toBeVisible();
+  await use(page).click();
+  await expect(page.getByRole('button', { name: 'All cards stand so' })).toBeVisible();
+  await use(other).click();
+  await expect(other.getByText(/changed in another window/).first()).toBeVisible();
+});

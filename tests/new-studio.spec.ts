@@ -93,6 +93,31 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Nm 100');
 
+    // With the shelf put away Match says what is missing; taken out again all is as before.
+    const match = page.url();
+    const putAll = async (how: 'Put away' | 'Take out again') => {
+      await page.goto(`${at}/shelf`);
+      if (how === 'Take out again') await page.getByRole('checkbox', { name: 'put away' }).check();
+      for (const colour of ['Foam', 'Deep'])
+        await page.getByRole('button', { name: new RegExp(colour) }).click({ modifiers: ['Shift'] });
+      await page.getByRole('button', { name: how }).click();
+      await expect(page.getByText(/^2 (put away|taken out again)\.$/)).toBeVisible();
+    };
+    await putAll('Put away');
+    await page.goto(match);
+    await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
+    await expectAccessible(page);
+    for (const view of ['Whole quilt', 'Colours', 'Density', 'Unknown cloth']) {
+      await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: view }).click();
+      await expect(
+        page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: view }),
+      ).toHaveAttribute('aria-current', 'page');
+      await expectAccessible(page);
+    }
+    await putAll('Take out again');
+    await page.goto(match);
+    await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
+
     const doc = await (await request.get(`${at}/export/workroom`)).text();
     const other = `http://127.0.0.1:${ports[1]}`;
     await page.goto(`${other}/workroom/files`);
