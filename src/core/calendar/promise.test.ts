@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { dateOfDay, dayNumber } from './days';
 import { dayAfterHours, hoursBetween, type Job, schedule } from './promise';
 
@@ -45,4 +46,69 @@ test('days are counted over the change to summer time and back, from a Monday', 
   expect(dayNumber('2027-03-29') - dayNumber('2027-03-28')).toBe(1);
   expect(dayNumber('2026-10-26') - dayNumber('2026-10-25')).toBe(1);
   expect(dateOfDay(dayNumber('2028-02-29') + 1)).toBe('2028-03-01');
+});
+
+describe('any queue', () => {
+  const jobs = fc.array(
+    fc.record({
+      machineId: fc.constantFrom('m', 'n'),
+      mid: fc.double({ min: 0.5, max: 60, noNaN: true }),
+      fromDay: fc.integer({ min: 0, max: 40 }),
+      dueDay: fc.integer({ min: -10, max: 120 }),
+    }),
+    { minLength: 1, maxLength: 12 },
+  );
+  const laid = (list: { machineId: string; mid: number; fromDay: number; dueDay: number }[]) =>
+    schedule(
+      list.map(({ mid, dueDay, ...rest }, i) => job(String(i), mid, dueDay, rest)),
+      week,
+      0,
+    );
+  test('no quilt begins before its day, ends before it begins, or is surer than certain', () => {
+    fc.assert(
+      fc.property(jobs, (list) => {
+        for (const s of laid(list)) {
+          expect(s.startDay).toBeGreaterThanOrEqual(s.fromDay);
+          expect(s.endDay).toBeGreaterThanOrEqual(s.startDay);
+          expect(s.sureDay).toBeGreaterThanOrEqual(s.endDay);
+          expect(s.chance).toBeGreaterThanOrEqual(0);
+          expect(s.chance).toBeLessThanOrEqual(1);
+          expect(s.overdue).toBe(s.dueDay < 0);
+        }
+      }),
+    );
+  });
+  test('on one machine they follow each other', () => {
+    fc.assert(
+      fc.property(jobs, (list) => {
+        const ends = new Map<string, number>();
+        for (const s of laid(list)) {
+          expect(s.startDay).toBeGreaterThanOrEqual(ends.get(s.machineId) ?? 0);
+          ends.set(s.machineId, s.endDay);
+        }
+      }),
+    );
+  });
+  test('a later promise is never less likely, and more hours never more', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 80, noNaN: true }),
+        fc.integer({ min: 0, max: 60 }),
+        (mid, dueDay) => {
+          const chance = (m: number, due: number) => schedule([job('a', m, due)], week, 0)[0]!.chance;
+          expect(chance(mid, dueDay + 1)).toBeGreaterThanOrEqual(chance(mid, dueDay) - 1e-9);
+          expect(chance(mid * 1.2, dueDay)).toBeLessThanOrEqual(chance(mid, dueDay) + 1e-9);
+        },
+      ),
+    );
+  });
+});
+
+test('any date comes back from its day number', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -20_000, max: 60_000 }), (day) => {
+      expect(dayNumber(dateOfDay(day))).toBe(day);
+      expect(dateOfDay(day)).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+    }),
+  );
 });

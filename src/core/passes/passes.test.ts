@@ -45,3 +45,57 @@ test('the roll grows by the spiral', () => {
   expect(rollDiameterMm(63.5, 4, 0)).toBe(63.5);
   expect(rollDiameterMm(63.5, 4, 2000)).toBeGreaterThan(rollDiameterMm(63.5, 4, 1000));
 });
+
+describe('both ways round', () => {
+  const inches = fc.integer({ min: 20, max: 130 });
+  const ask = (widthIn: number, lengthIn: number, part: object = {}) =>
+    planPasses({ quilt: { widthIn, lengthIn }, frame, rolledMm: 4, ...part });
+
+  test('the way taken never has more passes than the other', () => {
+    fc.assert(
+      fc.property(inches, inches, (w, l) => {
+        const p = ask(w, l);
+        if (p.alternative) expect(p.passes).toBeLessThanOrEqual(p.alternative.passes);
+      }),
+    );
+  });
+  test('a square quilt is not turned for nothing', () => {
+    expect(ask(60, 60)).toMatchObject({ turned: false });
+  });
+  test('never turned, where the quilter says so, even if it costs passes', () => {
+    expect(ask(64, 80).turned).toBe(true);
+    expect(ask(64, 80, { turn: 'never' }).turned).toBe(false);
+  });
+  test('only turned does it fit: it is turned, and said', () => {
+    const narrow = { ...frame, widthIn: 90 };
+    const p = ask(100, 70, { frame: narrow });
+    expect(p).toMatchObject({ turned: true, alternative: null });
+    expect(p.cautions.find((c) => c.code === 'frame-too-narrow')?.text).toContain('It fits only turned');
+    expect(() => ask(100, 70, { frame: narrow, turn: 'never' })).toThrow(/needs 108 in/);
+  });
+});
+
+describe('what makes more passes', () => {
+  const passes = (part: object) =>
+    planPasses({ quilt: { widthIn: 60, lengthIn: 100 }, frame, rolledMm: 4, turn: 'never', ...part }).passes;
+  test.each<[string, object, object]>([
+    ['a thicker roll', { rolledMm: 2 }, { rolledMm: 10 }],
+    ['a shallower throat', { frame: { ...frame, throatIn: 26 } }, { frame }],
+    ['an overlap', { frame }, { frame: { ...frame, overlapIn: 3 } }],
+    ['a roll inside the throat', { frame: { ...frame, rollInThroat: false } }, { frame }],
+  ])('%s', (_, fewer, more) => expect(passes(more)).toBeGreaterThan(passes(fewer)));
+  test('outside the throat every pass is as deep as the first', () => {
+    const p = planPasses({
+      quilt: { widthIn: 60, lengthIn: 100 },
+      frame: { ...frame, rollInThroat: false },
+      rolledMm: 12,
+      turn: 'never',
+    });
+    for (const d of p.depthsIn.slice(0, -1)) expect(d).toBeCloseTo(13, 9);
+  });
+  test('a deep machine asks for rolling rather than leaning', () => {
+    const deep = { ...frame, throatIn: 30 };
+    const p = planPasses({ quilt: { widthIn: 60, lengthIn: 80 }, frame: deep, rolledMm: 4 });
+    expect(p.cautions.find((c) => c.code === 'reach')?.text).toContain('Roll rather than lean');
+  });
+});
