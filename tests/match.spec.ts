@@ -145,6 +145,7 @@ test('an unknown cloth described gets kinds, a cautious set-up, one test, and th
 }) => {
   await openMatch(page, 'Salt Pans');
   await page.getByRole('list', { name: 'Zones' }).getByRole('link', { name: /Banks/ }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Banks' })).toBeVisible();
   await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: 'Unknown cloth' }).click();
   const weight = page.getByRole('textbox', { name: /^Weight/ });
   await weight.fill('heavy');

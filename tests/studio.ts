@@ -26,6 +26,12 @@ export async function openQuilt(page: Page, name: string) {
 }
 
 export async function expectAccessible(page: Page) {
+  // What is still fading in is judged once it stands.
+  await page.waitForFunction(() =>
+    document
+      .getAnimations()
+      .every((a) => a.playState !== 'running' || a.effect?.getComputedTiming().endTime === Infinity),
+  );
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
   expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(' ')}`)).toEqual([]);

@@ -64,7 +64,7 @@ export default async function ClothPage(
               {elsewhere.map((z, i) => (
                 <span key={z.id}>
                   {i > 0 && ', '}
-                  <Link href={`?zone=${z.id}`} className="text-indigo underline-offset-2 hover:underline">
+                  <Link href={`?zone=${z.id}`} className="text-indigo underline underline-offset-2">
                     zone {z.letter}, {z.name}
                   </Link>
                 </span>
