@@ -1,5 +1,5 @@
-import type { Caution } from '../notes';
 import type { MatchRequest } from './request';
+import { nothingSuits } from './nothing-suits';
 import type { MatchResult } from './setup';
 import { type Pair, type WeighedZone, weighZone } from './weigh-zone';
 
@@ -51,14 +51,4 @@ function bestPairs({ tops, bobbinsFor, pairOf }: WeighedZone, limit: number): Pa
     if (all) others.push(...rest);
   }
   return [...best, ...others.sort(inOrder)].slice(0, limit);
-}
-
-function nothingSuits({ technique, topThreads, bobbins, refusal }: WeighedZone): Caution {
-  const text =
-    topThreads.length === 0
-      ? `No top thread on the shelf. A polyester filament of about tex 25 suits ${technique.label}.`
-      : bobbins === 0
-        ? 'No bobbin thread on the shelf. A smooth polyester filament of about tex 17 suits most tops.'
-        : (refusal ?? 'No needle in the drawer suits any of these threads.');
-  return { code: 'nothing-suits', severity: 'stop', text };
 }

@@ -1,4 +1,5 @@
 import type { Caution } from '../notes';
+import { nothingSuits } from './nothing-suits';
 import { chooseTogether, type Choice, priceOf } from './choose-together';
 import { pairsWithin } from './pairs-within';
 import { type BobbinBook, bobbinBook } from './rank-bobbins';
@@ -62,6 +63,8 @@ interface Weighed {
   pairs: Pair[];
   setupOf: (p: Pair) => Setup;
   fixed: boolean;
+  /** Why nothing suits it, when nothing does. */
+  refusal: Caution | null;
 }
 
 /**
@@ -96,7 +99,7 @@ export function matchWhole(request: WholeQuiltRequest): WholeQuilt {
     cost: found.cost,
     apartCost: zones.length > 0 ? zones.reduce((s, z) => s + z[0]!.cost, priceOf(ask, own)) : 0,
     exact: found.exact,
-    cautions: shortOf(chosen),
+    cautions: [...refusalsOf(weighed), ...shortOf(chosen)],
   };
 }
 
@@ -110,12 +113,20 @@ function weighOne(
   if (z.keep) {
     const top = zone.tops.find((t) => t.thread.id === z.keep!.topId);
     const bobbin = top && zone.bobbinsFor(top).find((b) => b.bobbin.id === z.keep!.bobbinId);
-    if (bobbin) return { id: z.id, pairs: [zone.pairOf(top, bobbin)], setupOf: zone.setupOf, fixed: true };
+    if (bobbin)
+      return {
+        id: z.id,
+        pairs: [zone.pairOf(top, bobbin)],
+        setupOf: zone.setupOf,
+        fixed: true,
+        refusal: null,
+      };
   }
   const pairs = z.refused
     ? pairsWithin(zone, 0, 0).slice(0, 1)
     : pairsWithin(zone, prices.topPrice, prices.bobbinPrice);
-  return { id: z.id, pairs, setupOf: zone.setupOf, fixed: false };
+  const refusal = pairs.length === 0 ? nothingSuits(zone) : null;
+  return { id: z.id, pairs, setupOf: zone.setupOf, fixed: false, refusal };
 }
 
 function told({ id, pairs, setupOf, fixed }: Weighed, pick: Pair | undefined): ZoneTogether {
@@ -150,6 +161,11 @@ const threadsOf = (pairs: readonly Pair[]) => ({
   tops: [...new Set(pairs.map((p) => p.top.thread.id))].sort(),
   bobbins: [...new Set(pairs.map((p) => p.bobbin.id))].sort(),
 });
+
+/** Why zones have no set-up, each reason once. */
+const refusalsOf = (weighed: readonly Weighed[]): Caution[] => [
+  ...new Map(weighed.flatMap((w) => (w.refusal ? [[w.refusal.text, w.refusal] as const] : []))).values(),
+];
 
 /** Cones that would not last the whole quilt, though they may last each zone. */
 function shortOf(pairs: readonly Pair[]): Caution[] {

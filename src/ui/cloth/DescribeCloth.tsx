@@ -215,8 +215,8 @@ function NearRow({ near, hardest, act }: { near: NearCloth; hardest: boolean; ac
         <b className="font-semibold">{kind.label}</b>{' '}
         <span className="text-ink2">
           {near.differs.length === 0 ? 'fits in everything' : `but ${near.differs.join(', ')}`}
-          {kind.advice && ` · ${kind.advice}`}
           {hardest && ' · the hardest of them to sew'}
+          {kind.advice && ` · ${kind.advice}`}
         </span>
       </span>
       {act}

@@ -102,8 +102,32 @@ test('a card changed meanwhile is said', async () => {
   expect(await screen.findByRole('alert')).toHaveTextContent('another window');
 });
 
-test('a zone nothing suits is said in its row', () => {
-  bench({ request: { ...request, needles: [] } });
-  expect(screen.getAllByText(/Nothing on the shelf suits this zone/)).toHaveLength(3);
-  expect(screen.getByRole('button', { name: 'All cards stand so' })).toBeDisabled();
+test('a zone nothing suits is said in its row, and why above', () => {
+  const [first, ...rest] = request.zones;
+  const denim = { ...first!.zone, top: [{ fabric: 'canvas', hex: '#999999' }], technique: 'baste' };
+  bench({
+    request: {
+      ...request,
+      needles: [{ nm: 90, eye: 'standard', point: 'sharp' }],
+      zones: [{ ...first!, zone: denim }, ...rest],
+    },
+  });
+  expect(screen.getAllByText(/Nothing on the shelf suits this zone/).length).toBeGreaterThan(0);
+  expect(screen.getByText(/No needle in the drawer suits/)).toBeInTheDocument();
+});
+
+test.each<[string, object, RegExp]>([
+  ['no thread', { threads: [] }, /No top thread on the shelf/],
+  [
+    'no bobbin thread',
+    { threads: request.threads.map((t) => ({ ...t, role: 'top' as const })) },
+    /No bobbin thread on the shelf/,
+  ],
+  ['no needle', { needles: [] }, /No needle/],
+])('with %s at all the reason is said once, and the way to the shelf is offered', (_, part, words) => {
+  bench({ request: { ...request, ...part } });
+  expect(screen.getByText('Nothing on the shelf suits this quilt')).toBeInTheDocument();
+  expect(screen.getAllByText(words)).toHaveLength(1);
+  expect(screen.getByRole('link', { name: 'See the shelf' })).toHaveAttribute('href', '/shelf');
+  expect(screen.queryByRole('table')).not.toBeInTheDocument();
 });

@@ -6,6 +6,7 @@ import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { techniques, usesRuler } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
 import { db } from '@/data/sql';
+import { ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
@@ -72,7 +73,14 @@ export default async function MatchPage(props: QuiltPageProps) {
         spi={[machine.minSpi, machine.maxSpi]}
       />
       {candidates.length === 0 ? (
-        <Empty title="Nothing on the shelf suits this zone">
+        <Empty
+          title="Nothing on the shelf suits this zone"
+          act={
+            <ButtonLink look="act" href="/shelf">
+              See the shelf
+            </ButtonLink>
+          }
+        >
           {found.cautions.map((c) => (
             <CautionLine key={c.code} caution={c} />
           ))}
@@ -100,7 +108,9 @@ export default async function MatchPage(props: QuiltPageProps) {
           }
         />
       )}
-      <WhatIfPanel key={`if ${zone.id}`} quiltId={quilt.id} zoneId={zone.id} threads={tops} held={held} />
+      {tops.length > 0 && (
+        <WhatIfPanel key={`if ${zone.id}`} quiltId={quilt.id} zoneId={zone.id} threads={tops} held={held} />
+      )}
       {sums}
     </QuiltFrame>
   );
