@@ -1,5 +1,6 @@
+import fc from 'fast-check';
 import { averageHex } from './average';
-import { deltaE, deltaEHex, labOf } from './delta-e';
+import { deltaE, deltaEHex, labOf, leastDeltaE } from './delta-e';
 import { rankColours } from './rank';
 
 // Pairs of the published test data of Sharma, Wu and Dalal (2005).
@@ -12,6 +13,20 @@ test.each([
 ] as const)('CIEDE2000 of %j and %j', ([l, a, b], [m, c, d], want) => {
   expect(deltaE({ l, a, b }, { l: m, a: c, b: d })).toBeCloseTo(want, 4);
   expect(deltaE({ l: m, a: c, b: d }, { l, a, b })).toBeCloseTo(want, 4);
+});
+
+test('lightness alone never says more than the whole difference', () => {
+  const lab = fc.record({
+    l: fc.double({ min: 0, max: 100, noNaN: true }),
+    a: fc.double({ min: -120, max: 120, noNaN: true }),
+    b: fc.double({ min: -120, max: 120, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(lab, lab, (x, y) => {
+      expect(leastDeltaE(x, y)).toBeLessThanOrEqual(deltaE(x, y) + 1e-9);
+    }),
+    { numRuns: 2000 },
+  );
 });
 
 test('a colour against itself is 0, and white is L 100', () => {

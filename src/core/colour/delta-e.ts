@@ -36,3 +36,9 @@ export const deltaE = (x: Lab, y: Lab): number => ciede2000({ mode: 'lab65', ...
 
 /** CIEDE2000 of two colours written #rrggbb. */
 export const deltaEHex = (x: string, y: string): number => deltaE(labOf(x), labOf(y));
+
+/** The weight of lightness in CIEDE2000 never exceeds 1 + 0.015·50²/√(20 + 50²). */
+const MOST_S_L = 1.75;
+
+/** What the difference of two colours is at least, from their lightness alone: the other terms are never negative. */
+export const leastDeltaE = (x: Lab, y: Lab): number => Math.abs(x.l - y.l) / MOST_S_L;

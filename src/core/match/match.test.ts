@@ -7,7 +7,9 @@ import { demoNeedles } from '@/demo/shelf';
 import { CoreError } from '../notes';
 import { aMatch } from '../testing/a-shelf';
 import { match } from './match';
+import { bobbinBook } from './rank-bobbins';
 import type { MatchRequest } from './request';
+import { weighZone } from './weigh-zone';
 
 const request = aMatch();
 const threads = [...request.threads];
@@ -111,4 +113,53 @@ test('a thread held that no needle suits is said, not swapped', () => {
   const { setups, cautions } = match({ ...request, hold: { nm: 60, topId: 'Rope Cotton 12 Rust' } });
   expect(setups).toEqual([]);
   expect(cautions[0]!.code).toBe('nothing-suits');
+});
+
+describe('no pair is overlooked', () => {
+  const shade = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
+  test('the best is the best of every pair weighed one by one, and so are those behind it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ of: fc.nat(threads.length - 1), hex: fc.option(shade, { nil: undefined }) }), {
+          minLength: 3,
+          maxLength: 24,
+        }),
+        fc.constantFrom('sink' as const, 'texture' as const, 'show' as const),
+        fc.constantFrom('fine' as const, 'same' as const),
+        (picks, visibility, bobbin) => {
+          const cones = picks.map(({ of, hex }, i) => ({ ...threads[of]!, id: `cone ${i}`, hex }));
+          const asked = aMatch({ visibility }, { threads: cones, preferences: { bobbin }, limit: 4 });
+          const zone = weighZone(asked);
+          const totals = zone.tops
+            .map((top) =>
+              Math.min(...[...zone.bobbinsFor(top)].map((b) => zone.pairOf(top, b).total), Infinity),
+            )
+            .sort((a, b) => a - b);
+          const { setups } = match(asked);
+          const found = setups.map((s) => 4 * (100 / s.score - 1));
+          const expected = totals.filter(Number.isFinite).slice(0, 4);
+          // With fewer tops than asked for, second pairs fill the list.
+          for (const [i, total] of expected.slice(0, zone.tops.length < 4 ? 1 : 4).entries())
+            expect(found[i]).toBeCloseTo(total, 6);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('the floor of a bobbin is never above what it costs, and floors only rise', () => {
+    fc.assert(
+      fc.property(fc.array(shade, { minLength: 2, maxLength: 30 }), shade, (hexes, own) => {
+        const cones = hexes.map((hex, i) => ({ ...threads[i % threads.length]!, id: `cone ${i}`, hex }));
+        const book = bobbinBook({ threads: cones });
+        const top = { ...threads[0]!, hex: own };
+        const ranked = [...book.bobbinsFor(top)];
+        expect(ranked).toHaveLength(book.count);
+        for (const [i, b] of ranked.entries()) {
+          expect(b.floor).toBeLessThanOrEqual(book.costUnder(top, b) + 1e-9);
+          if (i > 0) expect(b.floor).toBeGreaterThanOrEqual(ranked[i - 1]!.floor);
+          expect(book.looks(top, b).total).toBeCloseTo(book.costUnder(top, b), 9);
+        }
+      }),
+    );
+  });
 });

@@ -30,23 +30,24 @@ const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
  * The best pair of each top thread, best first; second pairs only when there are too few tops. Penalties are never
  * negative, so a top, or a bobbin under it, whose own share is beyond the best needs no further weighing.
  */
-function bestPairs({ tops, bobbinsFor, pairOf }: WeighedZone, limit: number): Pair[] {
+function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, limit: number): Pair[] {
   const best: Pair[] = [];
   const others: Pair[] = [];
   const all = tops.length < limit;
   for (const top of [...tops].sort((a, b) => a.weighed.total - b.weighed.total)) {
-    const last = best[limit - 1];
-    if (last && top.weighed.total > last.total) break;
+    const last = best[limit - 1]?.total ?? Infinity;
+    if (top.weighed.total > last) break;
     const pairs: Pair[] = [];
-    let least = Infinity;
+    let most = all ? Infinity : last;
     for (const bobbin of bobbinsFor(top)) {
-      if (!all && top.weighed.total + bobbin.weighed.total > least) break;
+      if (top.weighed.total + bobbin.floor > most) break;
+      if (top.weighed.total + costUnder(top, bobbin) > most) continue;
       const pair = pairOf(top, bobbin);
-      least = Math.min(least, pair.total);
+      if (!all) most = Math.min(most, pair.total);
       pairs.push(pair);
     }
     const [first, ...rest] = pairs.sort(inOrder);
-    best.push(first!);
+    if (first) best.push(first);
     best.sort(inOrder);
     if (all) others.push(...rest);
   }

@@ -86,12 +86,17 @@ function judgeKind({ top, bobbin, bobbinFibre, preferences }: BobbinContext): Ju
   };
 }
 
+/** What a bobbin this far in colour from its top costs; grows with the difference. */
+export const colourPenalty = (deltaE: number): number =>
+  deltaE > 15 ? Math.min(1.5, (deltaE - 15) / 20 + 0.3) : (deltaE / 15) * 0.3;
+
 function judgeColour({ top, bobbin }: BobbinContext): Judgement {
   if (!top.hex || !bobbin.hex) return { penalty: top.id === bobbin.id ? 0 : 0.2 };
   const de = deltaEHex(top.hex, bobbin.hex);
+  const penalty = colourPenalty(de);
   return de > 15
     ? {
-        penalty: Math.min(1.5, (de - 15) / 20 + 0.3),
+        penalty,
         caution: {
           code: 'bobbin-shows',
           severity: 'note',
@@ -99,7 +104,7 @@ function judgeColour({ top, bobbin }: BobbinContext): Judgement {
         },
       }
     : {
-        penalty: (de / 15) * 0.3,
+        penalty,
         reason:
           de > 3
             ? { code: 'bobbin-shade', text: 'A shade off the top thread: a dot of it would hardly show.' }

@@ -7,7 +7,7 @@ import type { Pair, WeighedZone } from './weigh-zone';
  * off is left out. Penalties are never negative, so a top or a bobbin whose own share is beyond that is not weighed.
  */
 export function pairsWithin(
-  { tops, bobbinsFor, pairOf }: WeighedZone,
+  { tops, bobbinsFor, costUnder, pairOf }: WeighedZone,
   topPrice: number,
   bobbinPrice: number,
 ): Pair[] {
@@ -19,8 +19,9 @@ export function pairsWithin(
     let least = Infinity;
     const under: Pair[] = [];
     for (const bobbin of bobbinsFor(top)) {
-      const floor = top.weighed.total + bobbin.weighed.total;
-      if (floor > least + bobbinPrice || floor > best + slack) break;
+      const beyond = (own: number) => top.weighed.total + own > Math.min(least + bobbinPrice, best + slack);
+      if (beyond(bobbin.floor)) break;
+      if (beyond(costUnder(top, bobbin))) continue;
       const pair = pairOf(top, bobbin);
       least = Math.min(least, pair.total);
       best = Math.min(best, pair.total);

@@ -50,8 +50,10 @@ export interface WeighedZone {
   tops: TopChoice[];
   /** Why the first thread no needle suits was refused. */
   refusal: string | null;
-  /** The bobbins for a top, by what they cost under it before tension and stock are reckoned. */
-  bobbinsFor(top: TopChoice): readonly RankedBobbin[];
+  /** The bobbins for a top, by what they cost under it at least. */
+  bobbinsFor(top: TopChoice): Iterable<RankedBobbin>;
+  /** What a bobbin costs under a top before tension and stock are reckoned. */
+  costUnder(top: TopChoice, bobbin: RankedBobbin): number;
   pairOf(top: TopChoice, bobbin: RankedBobbin): Pair;
   setupOf(pair: Pair): Setup;
 }
@@ -136,7 +138,9 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
           bobbin,
           bobbinMm: machine.bobbinMm,
         });
-  const pairOf = (top: TopChoice, { bobbin, weighed: looks }: RankedBobbin): Pair => {
+  const pairOf = (top: TopChoice, ranked: RankedBobbin): Pair => {
+    const { bobbin } = ranked;
+    const looks = book.looks(top.thread, ranked);
     const { nm, eye } = top.needle;
     const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich });
     const used = usageOf(top, bobbin);
@@ -163,6 +167,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     tops,
     refusal,
     bobbinsFor: (top) => book.bobbinsFor(top.thread),
+    costUnder: (top, bobbin) => book.costUnder(top.thread, bobbin),
     pairOf,
     setupOf: (pair) => asSetup(pair, technique, foot.foot, shared),
   };

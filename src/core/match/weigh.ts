@@ -24,3 +24,7 @@ export function weigh<C>(criteria: readonly CriterionOf<C>[], context: C): Weigh
   }
   return out;
 }
+
+/** What all criteria together cost, without their sentences. */
+export const costOf = <C>(criteria: readonly CriterionOf<C>[], context: C): number =>
+  criteria.reduce((sum, c) => sum + CRITERIA[c.id].weight * c.judge(context).penalty, 0);
