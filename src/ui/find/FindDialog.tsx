@@ -1,7 +1,7 @@
 'use client';
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Found } from '@/data/types';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { COMMANDS } from './commands';
@@ -26,38 +26,54 @@ const hrefOf = (f: Found): string => {
   }
 };
 
+const keyOf = (f: Found) => f.kind + f.id;
+
 /** Finds cones, quilts, clients, cloths, settings and commands as letters are typed. */
 export function FindDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
   const [letters, setLetters] = useState('');
-  const [found, setFound] = useState<Found[]>([]);
+  const [found, setFound] = useState<{ of: string; rows: Found[] }>({ of: '', rows: [] });
   const [lost, setLost] = useState(false);
+  const wanted = letters.trim();
+  const go = (href: string) => {
+    onClose();
+    router.push(href);
+  };
+  // Enter pressed before the answer is there: it goes to the first that is found.
+  const hurried = useRef(false);
+  const arrive = useRef(go);
   useEffect(() => {
-    const wanted = letters.trim();
+    arrive.current = go;
+  });
+  useEffect(() => {
+    hurried.current = false;
     if (!wanted) return;
     const stop = new AbortController();
     fetch(`/find?q=${encodeURIComponent(wanted)}`, { signal: stop.signal })
       .then((r) => r.json())
       .then((rows: Found[]) => {
-        setFound(rows);
+        setFound({ of: wanted, rows });
         setLost(false);
+        if (hurried.current && rows[0]) arrive.current(hrefOf(rows[0]));
       })
       .catch((e: Error) => e.name !== 'AbortError' && setLost(true));
     return () => stop.abort();
-  }, [letters]);
-  const wanted = letters.trim().toLowerCase();
-  const commands = COMMANDS.filter((c) => !wanted || `${c.label} ${c.also}`.toLowerCase().includes(wanted));
-  const rows = wanted ? found : [];
-  const go = (href: string) => {
-    onClose();
-    router.push(href);
-  };
+  }, [wanted]);
+  const low = wanted.toLowerCase();
+  const commands = COMMANDS.filter((c) => !low || `${c.label} ${c.also}`.toLowerCase().includes(low));
+  const rows = wanted ? found.rows : [];
+  const late = wanted !== '' && found.of !== wanted;
+  // The first of what is shown is the one Enter takes, until the arrows pick another.
+  const first = rows[0] ? keyOf(rows[0]) : (commands[0]?.href ?? '');
+  const [picked, setPicked] = useState({ under: '', value: '' });
   const kinds = [...new Set(rows.map((f) => f.kind))];
   return (
     <Command.Dialog
       open
       onOpenChange={(open) => !open && onClose()}
       shouldFilter={false}
+      value={picked.under === first ? picked.value : first}
+      onValueChange={(value) => setPicked({ under: first, value })}
       label="Find"
       overlayClassName="fixed inset-0 z-40 bg-[#14181b]/45"
       contentClassName="fixed top-[10vh] left-1/2 z-50 w-[94vw] max-w-[640px] -translate-x-1/2 rounded border border-rule bg-cloth"
@@ -65,12 +81,17 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
       <Command.Input
         value={letters}
         onValueChange={setLetters}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter' || !late || commands.length > 0) return;
+          e.preventDefault();
+          hurried.current = true;
+        }}
         placeholder="A cone, a quilt, a client, a cloth, a setting …"
         className="min-h-14 w-full border-b bg-transparent px-4 text-[18px] outline-none"
       />
       <Command.List className="max-h-[62vh] overflow-auto p-2">
         {lost && <p className="p-3 text-madder">The studio’s computer did not answer. Try again.</p>}
-        {wanted && rows.length === 0 && commands.length === 0 && !lost && (
+        {wanted && !late && rows.length === 0 && commands.length === 0 && !lost && (
           <p className="p-3 text-ink2">Nothing has these letters in its name.</p>
         )}
         {kinds.map((kind) => (
@@ -78,7 +99,7 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
             {rows
               .filter((f) => f.kind === kind)
               .map((f) => (
-                <Item key={f.kind + f.id} value={f.kind + f.id} onSelect={() => go(hrefOf(f))}>
+                <Item key={keyOf(f)} value={keyOf(f)} onSelect={() => go(hrefOf(f))}>
                   {f.kind === 'cone' && <ThreadSwatch hex={f.hex} width={22} height={22} />}
                   <span className="font-semibold">{f.name}</span>
                   <span className="truncate text-ink2">{f.detail}</span>

@@ -83,6 +83,36 @@ test('the arrows and Enter go where the mouse goes', async () => {
   await userEvent.keyboard('{Enter}');
   expect(router.push).toHaveBeenCalledWith('/workroom/bobbins');
 });
+test('whatever came before, Enter takes the first that is shown', async () => {
+  answer([rows[2]!]);
+  open();
+  await type('f');
+  await screen.findByRole('option', { name: /Fog wool/ });
+  answer(rows);
+  await type('og');
+  await screen.findByRole('option', { name: /Heron Poly 60 Fog/ });
+  await userEvent.keyboard('{Enter}');
+  expect(router.push).toHaveBeenCalledWith('/shelf?cone=cone-fog');
+});
+test('the arrows pick another', async () => {
+  answer(rows);
+  open();
+  await type('fog');
+  await screen.findByRole('option', { name: /Heron Poly 60 Fog/ });
+  await userEvent.keyboard('{ArrowDown}{Enter}');
+  expect(router.push).toHaveBeenCalledWith('/quilts/quilt-1');
+});
+test('Enter pressed before the answer came goes to the first that is found', async () => {
+  let give: (r: Response) => void = () => {};
+  Object.assign(globalThis, { fetch: jest.fn(() => new Promise<Response>((ok) => (give = ok))) });
+  const onClose = open();
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: 'fog' } });
+  await userEvent.keyboard('{Enter}');
+  expect(router.push).not.toHaveBeenCalled();
+  give({ json: () => Promise.resolve(rows) } as Response);
+  await waitFor(() => expect(router.push).toHaveBeenCalledWith('/shelf?cone=cone-fog'));
+  expect(onClose).toHaveBeenCalled();
+});
 test('Ctrl K opens Find from anywhere', async () => {
   answer([]);
   render(<FindButton />);
