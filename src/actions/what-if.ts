@@ -16,6 +16,7 @@ export class AskWhatIf {
   @Id('Pick a zone first.') zoneId!: string;
   @Id('Pick the thread you would like to sew with.') topId!: string;
   /** Parts held meanwhile. */
+  @Maybe() @Id('There is no such bobbin thread.') holdBobbinId?: string | null;
   @Maybe()
   @OneOf(NEEDLE_SIZES.map((s) => s.nm), 'There is no such needle.')
   holdNm?: number | null;
@@ -32,7 +33,7 @@ export interface WhatIfAnswer extends Omit<WhatIf, 'ahead'> {
 export async function askWhatIf(input: unknown): Promise<Result<WhatIfAnswer>> {
   const checked = await check(AskWhatIf, input);
   if (!checked.ok) return checked;
-  const { quiltId, zoneId, topId, holdNm, holdSpi } = checked.value;
+  const { quiltId, zoneId, topId, holdBobbinId, holdNm, holdSpi } = checked.value;
   const [view, sources] = await Promise.all([readQuiltView(db(), quiltId), readMatchSources(db())]);
   const zone = view?.zones.find((z) => z.id === zoneId);
   if (!view || !zone) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
@@ -40,7 +41,7 @@ export async function askWhatIf(input: unknown): Promise<Result<WhatIfAnswer>> {
   const names = new Map(view.shelf.map((c) => [c.id, coneName(c)]));
   const request = {
     ...zoneRequest(view, zone, machine, sources),
-    hold: { nm: holdNm ?? undefined, spi: holdSpi ?? undefined },
+    hold: { bobbinId: holdBobbinId ?? undefined, nm: holdNm ?? undefined, spi: holdSpi ?? undefined },
   };
   try {
     const told = whatWouldHaveToBeTrue(request, topId);

@@ -4,34 +4,37 @@ import { NEEDLE_SIZES } from '@/core/tables/needles';
 
 export interface Held {
   topId?: string;
+  bobbinId?: string;
   nm?: number;
   spi?: number;
 }
 
 const control = 'min-h-11 max-w-[220px] rounded border border-rule bg-cloth px-2 text-16';
 
-/** Parts held while the rest adapts: a thread, a needle, a stitch length. */
+/** Parts held while the rest adapts: either thread, a needle, a stitch length. */
 export function HoldBar({
   path,
   zoneId,
   held,
-  threads,
+  tops,
+  bobbins,
   spi,
 }: {
   path: string;
   zoneId: string;
   held: Held;
-  threads: readonly { id: string; name: string }[];
+  tops: readonly { id: string; name: string }[];
+  bobbins: readonly { id: string; name: string }[];
   spi: readonly [number, number];
 }) {
   const router = useRouter();
   const go = (part: Partial<Record<keyof Held, string>>) => {
-    const now = { topId: held.topId, nm: held.nm, spi: held.spi, ...part };
+    const now = { ...held, ...part };
     const query = new URLSearchParams({ zone: zoneId });
     for (const [k, v] of Object.entries(now)) if (v) query.set(k, String(v));
     router.push(`${path}?${query}`, { scroll: false });
   };
-  const some = held.topId !== undefined || held.nm !== undefined || held.spi !== undefined;
+  const some = Object.values(held).some((part) => part !== undefined);
   return (
     <div
       role="group"
@@ -39,19 +42,27 @@ export function HoldBar({
       className="mt-2 flex flex-wrap items-center gap-2.5 border-b pb-2"
     >
       <b className="font-semibold">Hold</b>
-      <select
-        aria-label="Hold the top thread"
-        className={control}
-        value={held.topId ?? ''}
-        onChange={(e) => go({ topId: e.target.value })}
-      >
-        <option value="">any top thread</option>
-        {threads.map((t) => (
-          <option key={t.id} value={t.id}>
-            {t.name}
-          </option>
-        ))}
-      </select>
+      {(
+        [
+          ['topId', 'top thread', tops],
+          ['bobbinId', 'bobbin thread', bobbins],
+        ] as const
+      ).map(([part, noun, threads]) => (
+        <select
+          key={part}
+          aria-label={`Hold the ${noun}`}
+          className={control}
+          value={held[part] ?? ''}
+          onChange={(e) => go({ [part]: e.target.value })}
+        >
+          <option value="">any {noun}</option>
+          {threads.map((t) => (
+            <option key={t.id} value={t.id}>
+              {t.name}
+            </option>
+          ))}
+        </select>
+      ))}
       <select
         aria-label="Hold the needle"
         className={control}
@@ -85,7 +96,7 @@ export function HoldBar({
         <button
           type="button"
           className="min-h-11 px-2 text-indigo hover:underline"
-          onClick={() => go({ topId: '', nm: '', spi: '' })}
+          onClick={() => go({ topId: '', bobbinId: '', nm: '', spi: '' })}
         >
           Let go of all
         </button>

@@ -36,6 +36,7 @@ export function WhatIfPanel({
           quiltId,
           zoneId,
           topId: id,
+          holdBobbinId: held.bobbinId ?? null,
           holdNm: held.nm ?? null,
           holdSpi: held.spi ?? null,
         });

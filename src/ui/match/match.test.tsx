@@ -123,17 +123,20 @@ describe('holding a part', () => {
         path="/quilts/q/match"
         zoneId="z"
         held={held}
-        threads={[{ id: 't1', name: 'Heron Poly 40 Slate' }]}
+        tops={[{ id: 't1', name: 'Heron Poly 40 Slate' }]}
+        bobbins={[{ id: 'b1', name: 'Gossamer 100 Mist' }]}
         spi={[4, 18]}
       />,
     );
-  test('a thread, a needle, a stitch length go into the address', async () => {
+  test('either thread, a needle, a stitch length go into the address', async () => {
     bar();
     await userEvent.selectOptions(screen.getByLabelText('Hold the top thread'), 't1');
+    await userEvent.selectOptions(screen.getByLabelText('Hold the bobbin thread'), 'b1');
     await userEvent.selectOptions(screen.getByLabelText('Hold the needle'), '110');
     await userEvent.selectOptions(screen.getByLabelText('Hold the stitch length'), '9');
     expect(router.push.mock.calls.map(([url]) => url as string)).toEqual([
       '/quilts/q/match?zone=z&topId=t1',
+      '/quilts/q/match?zone=z&bobbinId=b1',
       '/quilts/q/match?zone=z&nm=110',
       '/quilts/q/match?zone=z&spi=9',
     ]);
@@ -213,6 +216,7 @@ describe('what would have to be true', () => {
       quiltId: 'q',
       zoneId: 'z',
       topId: 'rust',
+      holdBobbinId: null,
       holdNm: 110,
       holdSpi: null,
     });

@@ -49,9 +49,9 @@ export default async function MatchPage(props: QuiltPageProps) {
     shelf,
   });
   const t = techniques.get(zone.technique);
-  const tops = shelf
-    .filter((c) => c.role !== 'bobbin' && !c.archivedAt)
-    .map((c) => ({ id: c.id, name: coneName(c) }));
+  const named = (not: Cone['role']) =>
+    shelf.filter((c) => c.role !== not && !c.archivedAt).map((c) => ({ id: c.id, name: coneName(c) }));
+  const [tops, bobbins] = [named('bobbin'), named('top')];
   const sums = usesRuler(t) ? (
     <RulerSums offsetIn={machine.footOffsetIn} />
   ) : t.id === 'couching' ? (
@@ -69,7 +69,8 @@ export default async function MatchPage(props: QuiltPageProps) {
         path={`/quilts/${quilt.id}/match`}
         zoneId={zone.id}
         held={held}
-        threads={tops}
+        tops={tops}
+        bobbins={bobbins}
         spi={[machine.minSpi, machine.maxSpi]}
       />
       {candidates.length === 0 ? (
@@ -109,7 +110,13 @@ export default async function MatchPage(props: QuiltPageProps) {
         />
       )}
       {tops.length > 0 && (
-        <WhatIfPanel key={`if ${zone.id}`} quiltId={quilt.id} zoneId={zone.id} threads={tops} held={held} />
+        <WhatIfPanel
+          key={`if ${zone.id} ${JSON.stringify(held)}`}
+          quiltId={quilt.id}
+          zoneId={zone.id}
+          threads={tops}
+          held={held}
+        />
       )}
       {sums}
     </QuiltFrame>
@@ -121,6 +128,7 @@ function heldIn(query: Record<string, string | undefined>, shelf: readonly Cone[
   const [nm, spi] = [Number(query.nm), Number(query.spi)];
   return {
     ...(shelf.some((c) => c.id === query.topId) ? { topId: query.topId } : {}),
+    ...(shelf.some((c) => c.id === query.bobbinId) ? { bobbinId: query.bobbinId } : {}),
     ...(NEEDLE_SIZES.some((s) => s.nm === nm) ? { nm } : {}),
     ...(spi >= 1 && spi <= 40 ? { spi } : {}),
   };
