@@ -185,8 +185,12 @@ async function bench() {
       );
     }
     await large(env.DATABASE_URL);
-    for (const page of ['/shelf', '/find?q=har', '/find?q=shade%2019', '/'])
-      await measure(`2 000 cones, 1 000 quilts: ${page}`, 30, async () => (await fetch(url + page)).text());
+    const at = `/quilts/${quilt.id}`;
+    const largest = ['/shelf', '/find?q=har', '/find?q=shade%2019', '/', '/calendar'];
+    for (const page of [...largest, `${at}/match`, `${at}/match/whole`, `${at}/match/colours`, `${at}/test`])
+      await measure(`2 000 cones, 1 000 quilts: ${page.replace(quilt.id, '…')}`, 30, async () =>
+        (await fetch(url + page)).text(),
+      );
   } finally {
     server.kill('SIGTERM');
   }

@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { type Job, schedule, type Scheduled } from '@/core/calendar/promise';
 import { planWork } from '@/core/plan/work-plan';
-import { readShelf } from '@/data/cones';
+import { readCardCones } from '@/data/cones';
 import { readMachines } from '@/data/machines';
 import { readRack } from '@/data/quilts';
 import { readAllSetups } from '@/data/setups';
@@ -42,7 +42,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
     readRack(sql),
     readAllZones(sql),
     readAllSetups(sql),
-    readShelf(sql),
+    readCardCones(sql),
     readSpeed(sql),
   ]);
   if (!studio) return null;

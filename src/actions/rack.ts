@@ -1,10 +1,11 @@
-import { addWeeks, differenceInCalendarDays, endOfWeek, format, parseISO, startOfWeek } from 'date-fns';
+import { addWeeks, endOfWeek, format, startOfWeek } from 'date-fns';
+import { dayNumber } from '@/core/calendar/days';
 import { planWork } from '@/core/plan/work-plan';
 import { readOpenFaults } from '@/data/faults';
 import { readRack } from '@/data/quilts';
 import { readAllSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readShelf } from '@/data/cones';
+import { readCardCones } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readStudio } from '@/data/studio';
 import type { ChosenSetup, Cone, Fault, Quilt, Studio, Zone } from '@/data/types';
@@ -50,6 +51,7 @@ export interface RackView {
 }
 
 const MOST_LINES = 6;
+const isoDay = (date: Date) => format(date, 'yyyy-MM-dd');
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
 /** Where a quilt stands, in a few words. */
@@ -79,12 +81,13 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     readRack(sql),
     readAllZones(sql),
     readAllSetups(sql),
-    readShelf(sql),
+    readCardCones(sql),
     readOpenFaults(sql),
     readSpeed(sql),
   ]);
   if (!studio) return null;
   const cones = new Map(shelf.map((c) => [c.id, c]));
+  const day = dayNumber(isoDay(today));
   const setupByZone = new Map(setups.map((s) => [s.zoneId, s]));
   const machineIds = [...new Set(quilts.map((q) => q.machineId))];
   const machines = new Map(
@@ -100,7 +103,7 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     const machine = machines.get(quilt.machineId)!;
     const request = planRequest({ quilt, zones: own, setups: setupByZone, cones, machine, studio, speed });
     const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed).mid;
-    return describe(quilt, own, work, minutes, fill, setupByZone, cones, today);
+    return describe(quilt, own, work, minutes, fill, setupByZone, cones, day);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;
   return {
@@ -125,7 +128,7 @@ function describe(
   fill: number,
   setups: ReadonlyMap<string, ChosenSetup>,
   cones: ReadonlyMap<string, Cone>,
-  today: Date,
+  day: number,
 ): RackQuilt {
   const states = zones.map((z) => zoneState(setups.get(z.id)));
   return {
@@ -135,8 +138,8 @@ function describe(
     bands: spoolBands(work, cones, zones),
     fill,
     hoursLeft: (minutes * (1 - fill)) / 60,
-    daysOver: Math.max(0, differenceInCalendarDays(today, parseISO(quilt.dueOn))),
-    status: statusOf(quilt, states, differenceInCalendarDays(today, parseISO(quilt.takenInOn))),
+    daysOver: Math.max(0, day - dayNumber(quilt.dueOn)),
+    status: statusOf(quilt, states, day - dayNumber(quilt.takenInOn)),
   };
 }
 
@@ -148,7 +151,9 @@ export function railsOf(rack: readonly RackQuilt[], studio: Pick<Studio, 'dayHou
   const span = (from: Date) =>
     `${format(from, 'd MMM')} to ${format(endOfWeek(from, { weekStartsOn: 1 }), 'd MMM')}`;
   const weekHours = studio.dayHours.reduce((a, b) => a + b, 0);
-  const due = (r: RackQuilt) => parseISO(r.quilt.dueOn);
+  // Days written yyyy-mm-dd stand in the order of their letters.
+  const [next, later] = [isoDay(nextMonday), isoDay(laterMonday)];
+  const due = (r: RackQuilt) => r.quilt.dueOn;
   const rail = (title: string, dates: string, quilts: RackQuilt[], hours: number | null): Rail => ({
     title,
     dates,
@@ -160,19 +165,19 @@ export function railsOf(rack: readonly RackQuilt[], studio: Pick<Studio, 'dayHou
     rail(
       'This week',
       span(monday),
-      rack.filter((r) => due(r) < nextMonday),
+      rack.filter((r) => due(r) < next),
       weekHours,
     ),
     rail(
       'Next week',
       span(nextMonday),
-      rack.filter((r) => due(r) >= nextMonday && due(r) < laterMonday),
+      rack.filter((r) => due(r) >= next && due(r) < later),
       weekHours,
     ),
     rail(
       'Later',
       `from ${format(laterMonday, 'd MMM')}`,
-      rack.filter((r) => due(r) >= laterMonday),
+      rack.filter((r) => due(r) >= later),
       null,
     ),
   ];

@@ -11,7 +11,7 @@ import { readQuilt } from '@/data/quilts';
 import { once } from '@/data/receipts';
 import { readSetup } from '@/data/setups';
 import { db, type Sql } from '@/data/sql';
-import { readShelf } from '@/data/cones';
+import { readCone } from '@/data/cones';
 import { deleteProof, insertRound, readRounds, upsertProof } from '@/data/tests';
 import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';
@@ -115,14 +115,13 @@ export async function readSearch(
   zoneId: string,
   setup: ChosenSetup,
 ): Promise<Search | null> {
-  const [quilt, zones, shelf, rounds] = await Promise.all([
+  const [quilt, zones, top, rounds] = await Promise.all([
     readQuilt(sql, quiltId),
     readZones(sql, quiltId),
-    readShelf(sql),
+    readCone(sql, setup.topId),
     readRounds(sql, setup.id),
   ]);
   const zone = zones.find((z) => z.id === zoneId);
-  const top = shelf.find((c) => c.id === setup.topId);
   if (!quilt || !zone || !top) return null;
   return searchOf(setup, rounds, thicknessMm(sandwichOf(zone, quilt)), breakGf(top));
 }

@@ -26,11 +26,16 @@ const selectCone = (sql: Sql) => sql`
   select ${sql([...CONE_FIELDS, 'id', 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt', 'version'])}
   from thread`;
 
+const onACard = (sql: Sql) => sql`
+  exists (select 1 from setup s where s.top_id = thread.id or s.bobbin_id = thread.id)`;
+
 /** Every cone in use, and any put away that a standing card still names; by line and colour. */
 export const readShelf = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
-  ${selectCone(sql)} where archived_at is null
-    or exists (select 1 from setup s where s.top_id = thread.id or s.bobbin_id = thread.id)
-  order by line, colour`;
+  ${selectCone(sql)} where archived_at is null or ${onACard(sql)} order by line, colour`;
+
+/** The cones that setting cards name, put away or not; by line and colour. */
+export const readCardCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
+  ${selectCone(sql)} where ${onACard(sql)} order by line, colour`;
 
 /** Every cone, put away or not. */
 export const readAllCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
