@@ -9,7 +9,7 @@ export interface Held {
   spi?: number;
 }
 
-const control = 'min-h-11 max-w-[220px] rounded border border-rule bg-cloth px-2 text-16';
+const control = 'min-h-11 max-w-[168px] xl:max-w-[220px] rounded border border-rule bg-cloth px-2 text-16';
 
 /** Parts held while the rest adapts: either thread, a needle, a stitch length. */
 export function HoldBar({

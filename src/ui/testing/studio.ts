@@ -11,6 +11,7 @@ import type {
   Zone,
 } from '@/data/types';
 import { rect } from '@/core/geometry/polygon';
+import { demoMachine } from '@/demo/shelf';
 
 /** Rows as the database gives them, for component tests: any part may be put in its place. */
 
@@ -58,24 +59,13 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
   ...part,
 });
 
+/** What the stored machine has beside the demo’s own numbers. */
+type OfARow = 'id' | 'rollStartIn' | 'rulerFootMm' | 'footOffsetIn' | 'couchingHoleMm' | 'version';
+
 export const aMachine = (part: Partial<Machine> = {}): Machine => ({
+  ...(demoMachine as Omit<Machine, OfARow>),
   id: 'machine-1',
-  name: 'The Long Arm',
   shank: 'Round shank',
-  maxSpm: 2200,
-  idleMinSpm: 100,
-  idleMaxSpm: 900,
-  minSpi: 4,
-  maxSpi: 18,
-  modes: ['cruise', 'precision', 'manual'],
-  feet: ['open-toe', 'ruler', 'bowl', 'couching', 'closed'],
-  bobbinOdMm: 25,
-  bobbinCoreMm: 7.6,
-  bobbinWidthMm: 10,
-  throatIn: 20,
-  deadIn: 5.5,
-  frameIn: 132,
-  rollInThroat: true,
   rollStartIn: 2.5,
   rulerFootMm: 6,
   footOffsetIn: 0.25,

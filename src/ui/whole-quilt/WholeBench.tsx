@@ -4,13 +4,13 @@ import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import { chooseWholeAction } from '@/app/server-actions';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
-import { Button, ButtonLink } from '@/ui/kit/Button';
+import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { Empty } from '@/ui/kit/Empty';
 import { Problems } from '@/ui/kit/Problems';
 import { Shown } from '@/ui/kit/Shown';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { NothingSuits } from '@/ui/match/NothingSuits';
 import { shiftsInWords } from '@/ui/match/shift-words';
 import { useWhole } from './use-whole';
 
@@ -53,21 +53,7 @@ export function WholeBench({
       </p>
     );
   if (!answer) return <div className="mt-4 min-h-[420px]" aria-busy="true" />;
-  if (answer.zones.every((z) => !z.setup))
-    return (
-      <Empty
-        title="Nothing on the shelf suits this quilt"
-        act={
-          <ButtonLink look="act" href="/shelf">
-            See the shelf
-          </ButtonLink>
-        }
-      >
-        {answer.cautions.map((c) => (
-          <CautionLine key={c.text} caution={c} />
-        ))}
-      </Empty>
-    );
+  if (answer.zones.every((z) => !z.setup)) return <NothingSuits what="quilt" cautions={answer.cautions} />;
   return (
     <Weighed
       {...{ quiltId, zones, threads, answer, refused, toggle }}

@@ -6,13 +6,12 @@ import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { techniques, usesRuler } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
 import { db } from '@/data/sql';
-import { ButtonLink } from '@/ui/kit/Button';
-import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
 import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
 import { MatchNav } from '@/ui/match/MatchNav';
+import { NothingSuits } from '@/ui/match/NothingSuits';
 import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
 import { cardFacts } from '@/ui/print/card-facts';
@@ -74,18 +73,7 @@ export default async function MatchPage(props: QuiltPageProps) {
         spi={[machine.minSpi, machine.maxSpi]}
       />
       {candidates.length === 0 ? (
-        <Empty
-          title="Nothing on the shelf suits this zone"
-          act={
-            <ButtonLink look="act" href="/shelf">
-              See the shelf
-            </ButtonLink>
-          }
-        >
-          {found.cautions.map((c) => (
-            <CautionLine key={c.code} caution={c} />
-          ))}
-        </Empty>
+        <NothingSuits what="zone" cautions={found.cautions} />
       ) : (
         <MatchBench
           key={zone.id + (standing?.id ?? '') + JSON.stringify(held)}
