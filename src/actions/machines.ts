@@ -26,7 +26,7 @@ export class KeepMachine {
   @IsArray({ message: 'Pick at least one mode.' })
   @ArrayMinSize(1, { message: 'Pick at least one mode.' })
   @ArrayUnique({ message: 'A mode stands twice.' })
-  @IsIn([...MODES], { each: true, message: 'Cruise, precision or manual.' })
+  @IsIn([...MODES], { each: true, message: 'Idling, resting or manual.' })
   modes!: Mode[];
   @IsArray({ message: 'Pick at least one foot.' })
   @ArrayMinSize(1, { message: 'Pick at least one foot.' })

@@ -21,7 +21,7 @@ export class SetPreferences {
   @Maybe() @Num(0, 168, 'Hours at the frame a week') hoursPerWeek?: number;
   @OneOf(['fine', 'same'], PICK) bobbinSchool!: Studio['bobbinSchool'];
   @OneOf(['obey', 'weigh'], PICK) labelRule!: Studio['labelRule'];
-  @OneOf(['by-technique', 'cruise', 'precision', 'manual'], PICK) modeRule!: ModeRule;
+  @OneOf(['by-technique', 'idling', 'resting', 'manual'], PICK) modeRule!: ModeRule;
   @Num(3, 20, 'The floor, stitches per inch,') floorSpi!: number;
   @OneOf(['per-thread', 'one'], PICK) needleSchool!: Studio['needleSchool'];
   @Maybe() @OneOf(SIZES, `There is no such needle. Sizes: ${SIZES.join(', ')}.`) oneNeedleNm?: number | null;

@@ -113,7 +113,7 @@ export const faultStories: readonly FaultStory[] = [
     'Ground',
     ['short_pile'],
     'mended',
-    'Paused with the idle running; precision for the last rows.',
+    'Paused with the idle running; resting for the last rows.',
     { pass: 3 },
   ),
   story('Tide Table', 'Compass', ['top_break'], 'mended', 'Cone had slipped on its pin.', { pass: 4 }),

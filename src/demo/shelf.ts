@@ -96,7 +96,7 @@ export const demoMachine = {
   idleMaxSpm: 900,
   minSpi: 4,
   maxSpi: 18,
-  modes: ['cruise', 'precision', 'manual'],
+  modes: ['idling', 'resting', 'manual'],
   feet: ['open-toe', 'ruler', 'bowl', 'couching', 'closed'],
   bobbinOdMm: 25,
   bobbinCoreMm: 7.6,

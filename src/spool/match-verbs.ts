@@ -45,7 +45,7 @@ const studio = {
   'preferences?': s.object({
     'bobbin?': s.oneOf(['fine', 'same']),
     'labelRule?': s.oneOf(['obey', 'weigh']),
-    'modeRule?': s.oneOf(['by-technique', 'cruise', 'precision', 'manual']),
+    'modeRule?': s.oneOf(['by-technique', 'idling', 'resting', 'manual']),
     'floorSpi?': s.spi,
     'oneSpi?': s.spi,
   }),
@@ -65,7 +65,7 @@ const setup = s.answer({
   foot: s.footId,
   spi: s.num,
   stitchMm: s.num,
-  mode: s.oneOf(['cruise', 'precision', 'manual']),
+  mode: s.oneOf(['idling', 'resting', 'manual']),
   idleSpm: s.num,
   maxInPerS: s.num,
   topGf: s.num,

@@ -3,7 +3,7 @@ import type { Caution, Severity } from '../notes';
 /** The safety cautions, by stable code. The machine's own manual, local rules and a qualified technician come first. */
 const TEXT = {
   'hands-near-needle':
-    'Keep both hands outside the foot; in cruise the needle moves while the carriage rests. Stop the machine before fingers, scissors or tweezers go near it.',
+    'Keep both hands outside the foot; while it idles, the needle moves although the carriage rests. Stop the machine before fingers, scissors or tweezers go near it.',
   'power-off-service':
     'Switch off and wait for the needle to stand still. Covers, fuses, wiring and motor belong to a qualified technician and local electrical rules; a fuse is replaced by its own rating only.',
   'needle-break-eyes':

@@ -352,7 +352,7 @@ describe('the schools', () => {
     const wanted = Number(/(\d+) m wanted/.exec(note(s, 'stock-short')!.text)![1]);
     expect(wanted).toBe(Math.round(s.topM! + s.bobbinM!));
   });
-  test.each(['cruise', 'precision', 'manual'] as const)('regulation %s everywhere', (modeRule) => {
+  test.each(['idling', 'resting', 'manual'] as const)('regulation %s everywhere', (modeRule) => {
     expect(pair(poly40, {}, { preferences: { modeRule } }).mode).toBe(modeRule);
   });
   test('a floor of stitches is kept to', () => {

@@ -33,6 +33,6 @@ export function zoneCautions(zone: MatchZone, t: Technique, mode: Mode, spacingI
     cautions.push({ code: id, severity: 'note', text: featureTable.get(id).advice });
   if (features.includes('beads') && zone.use === 'baby') cautions.push(safety('small-parts-child', 'stop'));
   if (features.includes('bulky-seams') || besideRuler(t)) cautions.push(safety('needle-break-eyes'));
-  if (mode === 'cruise' || besideRuler(t) || t.id === 'couching') cautions.push(safety('hands-near-needle'));
+  if (mode === 'idling' || besideRuler(t) || t.id === 'couching') cautions.push(safety('hands-near-needle'));
   return cautions;
 }

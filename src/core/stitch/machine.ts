@@ -1,8 +1,8 @@
-export type Mode = 'cruise' | 'precision' | 'manual';
-export const MODES: readonly Mode[] = ['cruise', 'precision', 'manual'];
+export type Mode = 'idling' | 'resting' | 'manual';
+export const MODES: readonly Mode[] = ['idling', 'resting', 'manual'];
 export const MODE_LABEL: Record<Mode, string> = {
-  cruise: 'Cruise',
-  precision: 'Precision',
+  idling: 'Idling',
+  resting: 'Resting',
   manual: 'Manual',
 };
 
@@ -25,5 +25,5 @@ export const needleRateSpm = (handInPerS: number, spi: number): number => 60 * h
 /** Ceiling of hand speed in in/s: 0.9·n_max/(60·spi). */
 export const ceilingInPerS = (maxSpm: number, spi: number): number => (HEADROOM * maxSpm) / (60 * spi);
 
-/** Hand speed in in/s below which cruise shortens the stitches: n_idle/(60·spi). */
+/** Hand speed in in/s below which idling shortens the stitches: n_idle/(60·spi). */
 export const idleSpeedInPerS = (idleSpm: number, spi: number): number => idleSpm / (60 * spi);

@@ -7,7 +7,7 @@ import { spiToMm } from '../units/length';
 import { curveFacts, type Curve, smoothRadiusIn, smoothSpi } from './curve';
 import { ceilingInPerS, idleSpeedInPerS, type Mode, needleRateSpm, type StitchMachine } from './machine';
 
-export type ModeRule = 'by-technique' | 'cruise' | 'precision' | 'manual';
+export type ModeRule = 'by-technique' | 'idling' | 'resting' | 'manual';
 
 export interface RegulateRequest {
   technique: string;
@@ -29,7 +29,7 @@ export interface Regulation {
   spi: number;
   stitchMm: number;
   mode: Mode;
-  /** Idle rate in cruise, 0 in the other modes. */
+  /** Idle rate when idling, 0 in the other modes. */
   idleSpm: number;
   maxInPerS: number;
   /** Needle rate at the usual hand speed; in manual it is the rate to set. */
@@ -71,9 +71,9 @@ function stitchesPerInch(request: RegulateRequest, t: Technique, radiusIn: numbe
 }
 
 function pickMode(rule: ModeRule, t: Technique, offered: readonly Mode[]): Mode {
-  const byTechnique: Mode = t.mode === 'cruise-low' ? 'cruise' : t.mode;
+  const byTechnique: Mode = t.mode === 'idling-low' ? 'idling' : t.mode;
   const wanted = rule === 'by-technique' ? byTechnique : rule;
-  const order: Mode[] = [wanted, 'cruise', 'precision', 'manual'];
+  const order: Mode[] = [wanted, 'idling', 'resting', 'manual'];
   return order.find((m) => offered.includes(m)) ?? 'manual';
 }
 
@@ -94,7 +94,7 @@ export function regulate(request: RegulateRequest): Regulation {
   const maxInPerS = ceilingInPerS(machine.maxSpm, spi);
   const spmAtHand = needleRateSpm(hand, spi);
   const idleSpm =
-    mode === 'cruise'
+    mode === 'idling'
       ? clamp(IDLE_SHARE * needleRateSpm(t.handInPerS, spi), machine.idleMinSpm, machine.idleMaxSpm)
       : 0;
   const result: Regulation = {
@@ -151,7 +151,7 @@ function remark(
       severity: 'warn',
       text: `At ${fmt(hand)} in/s the needle falls behind: stay under ${fmt(out.maxInPerS)} in/s.`,
     });
-  if (out.mode === 'cruise') {
+  if (out.mode === 'idling') {
     const below = idleSpeedInPerS(out.idleSpm, out.spi);
     const text = `Below ${fmt(below)} in/s the idle shortens the stitches${below > 0.6 * hand ? ', and your usual speed is near it' : ''}.`;
     if (below > 0.6 * hand) cautions.push({ code: 'idle-shortens', severity: 'note', text });

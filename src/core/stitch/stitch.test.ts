@@ -9,7 +9,7 @@ const machine = {
   idleMaxSpm: 900,
   minSpi: 4,
   maxSpi: 18,
-  modes: ['cruise', 'precision', 'manual'] as const,
+  modes: ['idling', 'resting', 'manual'] as const,
 };
 
 test('from the smooth radius on, a curve is smooth', () => {

@@ -20,7 +20,7 @@ export const machine: MatchRequest['machine'] = {
   idleMaxSpm: 900,
   minSpi: 4,
   maxSpi: 18,
-  modes: ['cruise', 'precision', 'manual'],
+  modes: ['idling', 'resting', 'manual'],
   feet: FEET,
   bobbinMm: { od: 25, core: 7.6, width: 10 },
 };

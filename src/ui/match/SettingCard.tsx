@@ -9,8 +9,8 @@ import { ThreadSwatch } from '@/ui/kit/Swatch';
 import type { Candidate } from './candidate';
 
 const MODE_WHY = {
-  cruise: (idle: number) => `idles at ${Math.round(idle)} a minute`,
-  precision: () => 'stops when you stop',
+  idling: (idle: number) => `idles at ${Math.round(idle)} a minute`,
+  resting: () => 'stops when you stop',
   manual: () => 'your hands make the stitch',
 };
 

@@ -129,7 +129,7 @@ export function VaryPanel({
           </div>
           <DrawingSvg
             drawing={speedRuler({
-              idleInPerS: told.mode === 'cruise' ? idleSpeedInPerS(told.idleSpm, spi) : 0,
+              idleInPerS: told.mode === 'idling' ? idleSpeedInPerS(told.idleSpm, spi) : 0,
               handInPerS: hand,
               limitInPerS: told.maxInPerS,
             })}

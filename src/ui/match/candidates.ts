@@ -115,7 +115,7 @@ function describe(
       knotDepth: knotDepth(z),
     },
     topMm: diameterMm(top),
-    idleInPerS: setup.mode === 'cruise' ? idleSpeedInPerS(setup.idleSpm, setup.spi) : 0,
+    idleInPerS: setup.mode === 'idling' ? idleSpeedInPerS(setup.idleSpm, setup.spi) : 0,
     topLowGf: setup.topGf * Math.exp(-BAND_80 * setup.ratioSd),
     topHighGf: setup.topGf * Math.exp(BAND_80 * setup.ratioSd),
     standing: isStanding,

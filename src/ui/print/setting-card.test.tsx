@@ -26,7 +26,7 @@ test('a card says everything that is set, in words that are read at arm’s leng
     needle: 'Nm 100 / US 16',
     point: 'sharp point, large eye',
     foot: 'Ruler foot',
-    mode: 'Cruise',
+    mode: 'Idling',
     spi: '11.5',
     topGf: '84',
     bobbinGf: '17',

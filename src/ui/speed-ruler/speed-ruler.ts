@@ -1,7 +1,7 @@
 import { box, type Drawing, line, type Mark, n } from '@/ui/draw/mark';
 
 export interface SpeedNumbers {
-  /** Below this, in/s, cruise shortens the stitches; 0 when the mode does not idle. */
+  /** Below this, in/s, idling shortens the stitches; 0 when the mode does not idle. */
   idleInPerS: number;
   /** The usual hand speed for the technique. */
   handInPerS: number;

@@ -203,7 +203,7 @@ export const aSetup = (part: Partial<ChosenSetup> = {}): ChosenSetup => ({
   needlePoint: 'sharp',
   foot: 'open-toe',
   spi: 11,
-  mode: 'cruise',
+  mode: 'idling',
   idleSpm: 300,
   maxInPerS: 3,
   topGf: 100,

@@ -69,7 +69,7 @@ const USUAL = {
   maxSpi: 18,
   idleMinSpm: 100,
   idleMaxSpm: 900,
-  modes: ['cruise', 'precision', 'manual'],
+  modes: ['idling', 'resting', 'manual'],
   feet: ['open-toe', 'ruler'],
   rulerFootMm: 6,
   footOffsetIn: 0.25,

@@ -85,10 +85,10 @@ export const SCHOOLS: readonly School[] = [
       {
         value: 'by-technique',
         label: 'by technique',
-        does: 'Long lines and fills cruise, points and rulers stop with you.',
+        does: 'The needle idles in long lines and fills, and rests with you at points and rulers.',
       },
-      { value: 'cruise', label: 'cruise', does: 'The needle idles in every pause.' },
-      { value: 'precision', label: 'precision', does: 'The needle stops with the hands, everywhere.' },
+      { value: 'idling', label: 'idling', does: 'The needle idles in every pause.' },
+      { value: 'resting', label: 'resting', does: 'The needle stops with the hands, everywhere.' },
       { value: 'manual', label: 'manual', does: 'Constant needle, your hands make the stitch.' },
     ],
   },
