@@ -1,4 +1,5 @@
 // Measures: prints what the pages, the core and the scripts cost. Run with npm run bench, after a build.
+import { thisContext } from '@/actions/context';
 import { spawn, spawnSync } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
@@ -19,7 +20,7 @@ import { connect, db } from '@/data/sql';
 import { readShelf } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readDrawer } from '@/data/needles';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { readZones } from '@/data/zones';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
@@ -49,16 +50,16 @@ async function bench() {
   const sql = connect(env.DATABASE_URL);
   const [quiltRow] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   const quilt = (await readQuilt(sql, quiltRow!.id))!;
-  const [zones, machine, shelf, drawer, studio] = [
+  const [zones, machine, shelf, drawer, preferences] = [
     await readZones(sql, quilt.id),
     await readMachine(sql, quilt.machineId),
     await readShelf(sql),
     await readDrawer(sql),
-    (await readStudio(sql))!,
+    (await readPreferences(sql))!,
   ];
   await sql.end();
 
-  const one = matchRequest(zones[0]!, quilt, { machine, shelf, drawer, studio });
+  const one = matchRequest(zones[0]!, quilt, { machine, shelf, drawer, preferences });
   const needles = NEEDLE_SIZES.flatMap(({ nm }) => [
     { nm, eye: 'standard' as const, point: 'sharp' as const },
   ]);
@@ -208,9 +209,9 @@ async function large(url: string) {
   ]);
   const header = ['Line', 'Colour', 'Hex', 'Fibre', 'Label'];
   const t = performance.now();
-  const done = await importFile({
+  const done = await importFile(thisContext(), {
     key: uuidv7(),
-    kind: 'threads',
+    kind: 'cones',
     fileName: 'bulk.csv',
     header,
     mapping: ['line', 'colour', 'hex', 'fibre', 'label'],
@@ -222,14 +223,13 @@ async function large(url: string) {
     `${'import of 5 000 cones'.padEnd(52)} ${(performance.now() - t).toFixed(0)} ms${done.ok ? '' : ' FAILED'}`,
   );
   const sql = connect(url, 1);
-  await sql`delete from thread where line like 'Bulk %' and colour > 'Shade 28'`;
+  await sql`delete from cone where line like 'Bulk %' and colour > 'Shade 28'`;
   await sql`
     insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on, step)
     select gen_random_uuid(), client_id, 'Harbour ' || i, width_in, length_in, use, batting_id, backing_id, machine_id,
            taken_in_on, due_on + i, 'take-in'
     from quilt, generate_series(1, 1000) i where name = 'Salt Pans'`;
-  const [n] =
-    await sql`select (select count(*) from thread) as cones, (select count(*) from quilt) as quilts`;
+  const [n] = await sql`select (select count(*) from cone) as cones, (select count(*) from quilt) as quilts`;
   console.log(`(${n!.cones} cones, ${n!.quilts} quilts)`);
   await sql.end();
 }

@@ -154,7 +154,7 @@ test('every part of the Workroom passes the accessibility check, and its acts wo
 test('two thousand cones stay smooth and none is missing', async ({ page }) => {
   const sql = postgres(process.env.E2E_DATABASE_URL!, { max: 1 });
   await sql`
-    insert into thread (id, line, colour, hex, fibre, label, tex, tex_basis, role)
+    insert into cone (id, line, colour, hex, fibre, label, tex, tex_basis, role)
     select gen_random_uuid(), 'Bulk ' || (i % 40), 'Shade ' || i, '#' || lpad(to_hex((i * 8111) % 16777215), 6, '0'),
            'polyester-filament', 'Tex 27', 27, 'tex', 'top' from generate_series(1, 2000) i`;
   try {
@@ -166,7 +166,7 @@ test('two thousand cones stay smooth and none is missing', async ({ page }) => {
     await page.keyboard.press('End');
     await expect(page.locator('[data-cone="1999"]')).toBeFocused();
   } finally {
-    await sql`delete from thread where line like 'Bulk %'`;
+    await sql`delete from cone where line like 'Bulk %'`;
     await sql.end();
   }
 });

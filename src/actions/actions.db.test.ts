@@ -1,3 +1,4 @@
+import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { readFaults } from '@/data/faults';
 import { readSetup } from '@/data/setups';
@@ -40,7 +41,7 @@ async function openZone() {
 describe('the demo studio', () => {
   test('has what the studio is said to have, and loads once', async () => {
     const [n] = await base.sql`
-      select (select count(*)::int from quilt) as quilts, (select count(*)::int from thread) as cones,
+      select (select count(*)::int from quilt) as quilts, (select count(*)::int from cone) as cones,
              (select count(*)::int from test_round) as rounds, (select count(*)::int from fault) as faults,
              (select count(*)::int from batting where not shipped) as battings`;
     expect(n).toMatchObject({ quilts: 9, cones: 24, faults: 25, battings: 6 });
@@ -72,7 +73,7 @@ describe('choosing a set-up', () => {
       bobbinId: setups[0]!.bobbinId,
       seenVersion: 0,
     };
-    const both = await Promise.all([chooseSetup(form), chooseSetup(form)]);
+    const both = await Promise.all([chooseSetup(thisContext(), form), chooseSetup(thisContext(), form)]);
     expect(value(both[0])).toEqual(value(both[1]));
     const rows = await base.sql`select 1 from setup where zone_id = ${zoneId}`;
     expect(rows).toHaveLength(1);
@@ -87,17 +88,17 @@ describe('choosing a set-up', () => {
       bobbinId: setups[i]!.bobbinId,
       seenVersion: 0,
     });
-    value(await chooseSetup(form(0)));
-    const second = await chooseSetup(form(1));
+    value(await chooseSetup(thisContext(), form(0)));
+    const second = await chooseSetup(thisContext(), form(1));
     expect(second).toMatchObject({ ok: false, conflict: true });
     expect((await readSetup(base.sql, zoneId))!.topId).toBe(setups[0]!.topId);
   });
   test('what was sent is checked field by field', async () => {
-    const bad = await chooseSetup({ key: 'x', quiltId: 'y', zoneId: 4, sneaky: 1 });
+    const bad = await chooseSetup(thisContext(), { key: 'x', quiltId: 'y', zoneId: 4, sneaky: 1 });
     expect(problems(bad).map((p) => p.path)).toEqual(
       expect.arrayContaining(['key', 'quiltId', 'zoneId', 'topId', 'bobbinId', 'seenVersion', 'sneaky']),
     );
-    expect(problems(await chooseSetup(null))).toHaveLength(1);
+    expect(problems(await chooseSetup(thisContext(), null))).toHaveLength(1);
   });
 });
 
@@ -105,7 +106,7 @@ describe('a search from the first test to the proof', () => {
   test('ends proven, and a later unbalanced test takes the proof back', async () => {
     const { quiltId, zoneId, setups } = await openZone();
     const { setupId } = value(
-      await chooseSetup({
+      await chooseSetup(thisContext(), {
         key: uuidv7(),
         quiltId,
         zoneId,
@@ -125,22 +126,25 @@ describe('a search from the first test to the proof', () => {
       verdicts,
       note: ' first ',
     });
-    expect(value(await logTest(form(1, 100, { away: 1, toward: 1 })))).toMatchObject({ n: 1, done: false });
+    expect(value(await logTest(thisContext(), form(1, 100, { away: 1, toward: 1 })))).toMatchObject({
+      n: 1,
+      done: false,
+    });
     const setup = (await readSetup(base.sql, zoneId))!;
     const search = (await readSearch(base.sql, quiltId, zoneId, setup))!;
     expect(search.next.change).toBe('loosen-top');
     expect(search.bands).toHaveLength(2);
-    const stale = await logTest(form(1, 90, { away: 0 }));
+    const stale = await logTest(thisContext(), form(1, 90, { away: 0 }));
     expect(stale).toMatchObject({ ok: false, conflict: true });
-    await logTest(form(2, 94, { away: 0, toward: 0, left: 0, right: 0 }));
-    const last = value(await logTest(form(3, 94, { away: 0, toward: 0, left: 0, right: 0 })));
+    await logTest(thisContext(), form(2, 94, { away: 0, toward: 0, left: 0, right: 0 }));
+    const last = value(await logTest(thisContext(), form(3, 94, { away: 0, toward: 0, left: 0, right: 0 })));
     expect(last.done).toBe(true);
     expect(await readSetup(base.sql, zoneId)).toMatchObject({
       provenTopGf: 94,
       provenBobbinGf: 20,
       rounds: 3,
     });
-    await logTest(form(4, 150, { away: 3, toward: 3 }));
+    await logTest(thisContext(), form(4, 150, { away: 3, toward: 3 }));
     expect((await readSetup(base.sql, zoneId))!.provenAt).toBeNull();
     expect(await readRounds(base.sql, setupId)).toHaveLength(4);
   });
@@ -157,11 +161,11 @@ describe('a search from the first test to the proof', () => {
       verdicts: { away: 9 },
       note: '',
     };
-    const paths = problems(await logTest(form)).map((p) => p.path);
+    const paths = problems(await logTest(thisContext(), form)).map((p) => p.path);
     expect(paths).toEqual(expect.arrayContaining(['topGf', 'bobbinGf', 'verdicts.away']));
-    expect(problems(await logTest({ ...form, topGf: 100, bobbinGf: 20, verdicts: {} }))[0]!.path).toBe(
-      'verdicts',
-    );
+    expect(
+      problems(await logTest(thisContext(), { ...form, topGf: 100, bobbinGf: 20, verdicts: {} }))[0]!.path,
+    ).toBe('verdicts');
   });
 });
 
@@ -175,7 +179,9 @@ describe('noting a fault', () => {
   });
   test('a place on the map names the zone', async () => {
     const quiltId = await quiltNamed('Harbour Lights');
-    const { n } = value(await logFault(await fault({ xIn: 32, yIn: 1, pass: 1, direction: 'left' })));
+    const { n } = value(
+      await logFault(thisContext(), await fault({ xIn: 32, yIn: 1, pass: 1, direction: 'left' })),
+    );
     const stored = (await readFaults(base.sql, quiltId)).find((f) => f.n === n)!;
     const zone = (await readZones(base.sql, quiltId)).find((z) => z.id === stored.zoneId);
     expect(zone?.letter).toBe('A');
@@ -185,8 +191,8 @@ describe('noting a fault', () => {
     const quiltId = await quiltNamed('Harbour Lights');
     const before = (await readFaults(base.sql, quiltId)).length;
     const form = await fault({});
-    expect(value(await logFault(form))).toEqual(value(await logFault(form)));
-    await Promise.all(Array.from({ length: 10 }, async () => logFault(await fault({}))));
+    expect(value(await logFault(thisContext(), form))).toEqual(value(await logFault(thisContext(), form)));
+    await Promise.all(Array.from({ length: 10 }, async () => logFault(thisContext(), await fault({}))));
     const after = await readFaults(base.sql, quiltId);
     expect(after).toHaveLength(before + 11);
     expect(new Set(after.map((f) => f.n)).size).toBe(after.length);
@@ -201,13 +207,27 @@ describe('noting a fault', () => {
     ['a direction of no kind', { direction: 'sideways' }, 'direction'],
     ['a note beyond all measure', { note: 'a'.repeat(2001) }, 'note'],
   ])('%s is refused at its field', async (_, part, path) => {
-    expect(problems(await logFault(await fault(part))).map((p) => p.path)).toContain(path);
+    expect(problems(await logFault(thisContext(), await fault(part))).map((p) => p.path)).toContain(path);
   });
   test('two windows on one fault: the second is told', async () => {
     const quiltId = await quiltNamed('Harbour Lights');
     const f = (await readFaults(base.sql, quiltId)).find((x) => x.status === 'open')!;
-    value(await setFaultStatus({ faultId: f.id, version: f.version, status: 'mended' }));
-    expect(await setFaultStatus({ faultId: f.id, version: f.version, status: 'left' })).toMatchObject({
+    value(
+      await setFaultStatus(thisContext(), {
+        key: uuidv7(),
+        faultId: f.id,
+        version: f.version,
+        status: 'mended',
+      }),
+    );
+    expect(
+      await setFaultStatus(thisContext(), {
+        key: uuidv7(),
+        faultId: f.id,
+        version: f.version,
+        status: 'left',
+      }),
+    ).toMatchObject({
       ok: false,
       conflict: true,
     });
@@ -225,7 +245,7 @@ describe('the database guards itself', () => {
       `insert into test_round (id, setup_id, n, top_gf, bobbin_gf) select gen_random_uuid(), id, 99, 100, 20 from setup limit 1`,
     ],
     ['a zone of an unknown technique', `update zone set technique = 'embroider'`],
-    ['a thread of no thickness', `update thread set tex = 0`],
+    ['a thread of no thickness', `update cone set tex = 0`],
     [
       'a fault in another quilt’s zone',
       `update fault set zone_id = (select id from zone z where z.quilt_id <> fault.quilt_id limit 1)`,

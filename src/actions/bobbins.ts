@@ -3,6 +3,7 @@ import { bobbinCapacityM } from '@/core/usage/usage';
 import { addBobbins, updateBobbinCount } from '@/data/bobbins';
 import { readCone, takeMetres } from '@/data/cones';
 import { readMachine } from '@/data/machines';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, Maybe, Num, OneOf, Version, Whole } from './rules';
 import { MEANWHILE, save } from './save';
@@ -10,7 +11,7 @@ import { MEANWHILE, save } from './save';
 /** Bobbins wound from a cone, or bought prewound. */
 export class WindBobbins {
   @FormKey() key!: string;
-  @Id('Pick the thread.') threadId!: string;
+  @Id('Pick the thread.') coneId!: string;
   @Id('Pick the machine they are for.') machineId!: string;
   @OneOf(['wound', 'prewound'], 'Wound here, or bought prewound.') kind!: 'wound' | 'prewound';
   @Whole(1, 500, 'The number of bobbins') count!: number;
@@ -19,10 +20,10 @@ export class WindBobbins {
 }
 
 /** Puts bobbins on the tray; what is wound here comes off the cone. */
-export const windBobbins = (input: unknown): Promise<Result<{ metres: number }>> =>
-  save<WindBobbins, { metres: number }>('wind-bobbins', WindBobbins, input, async (tx, form) => {
-    const cone = await readCone(tx, form.threadId);
-    if (!cone) return refuse('This thread is no longer on the shelf.', 'threadId');
+export const windBobbins = (context: Context, input: unknown): Promise<Result<{ metres: number }>> =>
+  save<WindBobbins, { metres: number }>(context, 'wind-bobbins', WindBobbins, input, async (tx, form) => {
+    const cone = await readCone(tx, form.coneId);
+    if (!cone) return refuse('This thread is no longer on the shelf.', 'coneId');
     const m = await readMachine(tx, form.machineId);
     if (!m) return refuse('This machine is not known.', 'machineId');
     const each =
@@ -44,7 +45,7 @@ export const windBobbins = (input: unknown): Promise<Result<{ metres: number }>>
       await takeMetres(tx, cone.id, metres, 'winding', `${form.count} bobbins of ${Math.round(each)} m`);
     }
     await addBobbins(tx, uuidv7(), {
-      threadId: cone.id,
+      coneId: cone.id,
       kind: form.kind,
       metresEach: each,
       count: form.count,
@@ -59,8 +60,8 @@ export class CountBobbins {
   @Whole(0, 10_000, 'The number of bobbins') count!: number;
 }
 
-export const countBobbins = (input: unknown): Promise<Result<{ id: string }>> =>
-  save<CountBobbins, { id: string }>('count-bobbins', CountBobbins, input, async (tx, form) =>
+export const countBobbins = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<CountBobbins, { id: string }>(context, 'count-bobbins', CountBobbins, input, async (tx, form) =>
     (await updateBobbinCount(tx, form.id, form.count, form.version))
       ? done({ id: form.id })
       : conflict(MEANWHILE),

@@ -10,9 +10,10 @@ import { readMachines } from '@/data/machines';
 import { readRack } from '@/data/quilts';
 import { readAllSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readStudio } from '@/data/studio';
-import type { Machine, Quilt, Studio } from '@/data/types';
+import { readPreferences } from '@/data/preferences';
+import type { Machine, Quilt, Preferences } from '@/data/types';
 import { readAllZones } from '@/data/zones';
+import type { Context } from './context';
 import { planRequest, readSpeed, wholeMinutes } from './plan';
 import { sewnShare } from './quilt-work';
 import { conflict, done, refuse, type Result } from './result';
@@ -27,7 +28,7 @@ export interface CalendarJob extends Scheduled {
 export interface CalendarView {
   machines: Machine[];
   jobs: CalendarJob[];
-  studio: Studio;
+  preferences: Preferences;
   today: number;
 }
 
@@ -36,8 +37,8 @@ const MOST_JOBS = 120;
 
 /** Every quilt still to be sewn, laid on its machine's frame one after another. */
 export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | null> {
-  const [studio, machines, quilts, zones, setups, shelf, speed] = await Promise.all([
-    readStudio(sql),
+  const [preferences, machines, quilts, zones, setups, shelf, speed] = await Promise.all([
+    readPreferences(sql),
     readMachines(sql),
     readRack(sql),
     readAllZones(sql),
@@ -45,7 +46,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
     readCardCones(sql),
     readSpeed(sql),
   ]);
-  if (!studio) return null;
+  if (!preferences) return null;
   const today = dayNumber(format(now, 'yyyy-MM-dd'));
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const byZone = new Map(setups.map((s) => [s.zoneId, s]));
@@ -54,7 +55,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
     const machine = machines.find((m) => m.id === quilt.machineId);
     if (!machine) return [];
     const own = zones.filter((z) => z.quiltId === quilt.id);
-    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, studio, speed });
+    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, preferences, speed });
     const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed);
     const left = 1 - sewnShare(quilt);
     const hours = {
@@ -81,10 +82,10 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
       a.dueDay - b.dueDay,
   );
   return {
-    studio,
+    preferences,
     machines,
     today,
-    jobs: schedule(jobs, studio.dayHours, today).map((s, i) => {
+    jobs: schedule(jobs, preferences.dayHours, today).map((s, i) => {
       const { quilt } = jobs[i]!;
       return {
         ...s,
@@ -103,7 +104,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
   };
 }
 
-export class LayOn {
+export class SetDays {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Version() version!: number;
@@ -113,13 +114,14 @@ export class LayOn {
 }
 
 /** Moves the day a quilt may go on the frame, or the day it is promised for. */
-export const layOn = (input: unknown): Promise<Result<{ id: string }>> =>
-  save<LayOn, { id: string }>(
+export const setDays = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<SetDays, { id: string }>(
+    context,
     'lay-on',
-    LayOn,
+    SetDays,
     input,
     async (tx, form) => {
-      if (form.dueOn && form.dueOn < format(new Date(), 'yyyy-MM-dd'))
+      if (form.dueOn && form.dueOn < format(context.now, 'yyyy-MM-dd'))
         return refuse('That day is past. Promise a day to come.', 'dueOn');
       const rows = await tx`
         update quilt set starts_on = ${form.startsOn ?? null}, due_on = coalesce(${form.dueOn ?? null}, due_on), version = version + 1
@@ -132,7 +134,7 @@ export const layOn = (input: unknown): Promise<Result<{ id: string }>> =>
 /** The calendar as iCalendar: days at the frame, and the promises. */
 export function calendarIcs(view: CalendarView): string {
   const cal = ical({
-    name: `${view.studio.name}: the frame`,
+    name: `${view.preferences.name}: the frame`,
     prodId: { company: 'Tidy Spool', product: 'frame calendar', language: 'EN' },
   });
   const machine = (id: string) => view.machines.find((m) => m.id === id)?.name ?? '';

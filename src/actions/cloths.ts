@@ -1,11 +1,22 @@
 import { v7 as uuidv7 } from 'uuid';
-import { battings } from '@/core/tables/battings';
-import { fabrics } from '@/core/tables/fabrics';
-import { insertBatting, insertFabric, setClothArchived, updateBatting, updateFabric } from '@/data/cloths';
-import { insertRuler, updateRuler } from '@/data/rulers';
-import type { Ruler } from '@/data/types';
+import { BATTING, FABRIC } from '@/core/fields/cloth';
+import type { RulerShape } from '@/core/fields/lists';
+import { RULER } from '@/core/fields/ruler';
+import { stored } from '@/core/fields/stored';
+import {
+  type BattingFields,
+  type FabricFields,
+  insertBatting,
+  insertFabric,
+  setClothArchived,
+  updateBatting,
+  updateFabric,
+} from '@/data/cloths';
+import { insertRuler, type RulerFields, updateRuler } from '@/data/rulers';
+import type { Sql } from '@/data/sql';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Words, Yes } from './rules';
+import { Fields, FormKey, Id, Maybe, OneOf, Version, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 class Kept {
@@ -13,28 +24,18 @@ class Kept {
   /** Left out for a new one. */
   @Maybe() @Id('This is not known any more. Reload the page.') id?: string | null;
   @Version() version!: number;
-  @Words(120, 'Give it a name.') name!: string;
-  @Text(2000) notes!: string;
 }
 
-export class KeepFabric extends Kept {
-  @OneOf(fabrics.ids, 'Pick the kind it is most like; “unknown” is a proper choice.') kind!: string;
-  @Maybe() @Hex() hex?: string | null;
-}
+@Fields(FABRIC)
+export class KeepFabric extends Kept {}
 
-export class KeepBatting extends Kept {
-  @OneOf(battings.ids, 'Pick the kind; “unknown” is a proper choice, and the cautious one.') kind!: string;
-  @Maybe() @Num(0.1, 60, 'Loft, mm,') loftMm?: number | null;
-  @Maybe() @Num(0.1, 24, 'The widest gap, in inches,') maxGapIn?: number | null;
-  @Text(120) ratingText!: string;
-  @Maybe() @Num(0, 30, 'Shrinkage, per cent,') shrinkPct?: number | null;
-}
+@Fields(BATTING)
+export class KeepBatting extends Kept {}
 
-export const RULER_SHAPES = ['straight', 'arc', 'circle', 'template'] as const;
+@Fields(RULER)
 export class KeepRuler extends Kept {
-  @OneOf(RULER_SHAPES, 'Pick its shape.') shape!: Ruler['shape'];
-  @Num(0.1, 30, 'Thickness, mm,') thicknessMm!: number;
-  @Maybe() @Num(0.01, 200, 'The radius, in inches,') radiusIn?: number | null;
+  shape!: RulerShape;
+  radiusIn?: number | null;
 }
 
 const NAMES: Meanings = Object.fromEntries(
@@ -42,17 +43,13 @@ const NAMES: Meanings = Object.fromEntries(
 );
 
 type Store<F> = {
-  insert(tx: Parameters<Parameters<typeof save>[3]>[0], id: string, form: F): Promise<unknown>;
-  update(
-    tx: Parameters<Parameters<typeof save>[3]>[0],
-    id: string,
-    form: F,
-    version: number,
-  ): Promise<boolean>;
+  insert(tx: Sql, id: string, form: F): PromiseLike<unknown>;
+  update(tx: Sql, id: string, form: F, version: number): Promise<boolean>;
 };
 
 /** Adds a new one, or changes one that is still as it was seen. */
 const keep = <F extends Kept>(
+  context: Context,
   action: string,
   rules: new () => F,
   input: unknown,
@@ -60,6 +57,7 @@ const keep = <F extends Kept>(
   sound: (form: F) => Result<unknown> = () => done(null),
 ): Promise<Result<{ id: string }>> =>
   save<F, { id: string }>(
+    context,
     action,
     rules,
     input,
@@ -78,42 +76,24 @@ const keep = <F extends Kept>(
     NAMES,
   );
 
-const fabricOf = (f: KeepFabric) => ({
-  name: f.name.trim(),
-  kind: f.kind,
-  hex: f.hex?.toLowerCase() ?? null,
-  notes: f.notes.trim(),
-});
-export const keepFabric = (input: unknown) =>
-  keep('keep-fabric', KeepFabric, input, {
+const fabricOf = (f: KeepFabric) => stored(FABRIC, f) as unknown as FabricFields;
+export const keepFabric = (context: Context, input: unknown) =>
+  keep(context, 'keep-fabric', KeepFabric, input, {
     insert: (tx, id, f) => insertFabric(tx, id, fabricOf(f)),
     update: (tx, id, f, version) => updateFabric(tx, id, fabricOf(f), version),
   });
 
-const battingOf = (b: KeepBatting) => ({
-  name: b.name.trim(),
-  kind: b.kind,
-  loftMm: b.loftMm ?? null,
-  maxGapIn: b.maxGapIn ?? null,
-  ratingText: b.ratingText.trim(),
-  shrinkPct: b.shrinkPct ?? null,
-  notes: b.notes.trim(),
-});
-export const keepBatting = (input: unknown) =>
-  keep('keep-batting', KeepBatting, input, {
+const battingOf = (b: KeepBatting) => stored(BATTING, b) as unknown as BattingFields;
+export const keepBatting = (context: Context, input: unknown) =>
+  keep(context, 'keep-batting', KeepBatting, input, {
     insert: (tx, id, b) => insertBatting(tx, id, battingOf(b)),
     update: (tx, id, b, version) => updateBatting(tx, id, battingOf(b), version),
   });
 
-const rulerOf = (r: KeepRuler) => ({
-  name: r.name.trim(),
-  shape: r.shape,
-  thicknessMm: r.thicknessMm,
-  radiusIn: r.radiusIn ?? null,
-  notes: r.notes.trim(),
-});
-export const keepRuler = (input: unknown) =>
+const rulerOf = (r: KeepRuler) => stored(RULER, r) as unknown as RulerFields;
+export const keepRuler = (context: Context, input: unknown) =>
   keep(
+    context,
     'keep-ruler',
     KeepRuler,
     input,
@@ -135,8 +115,8 @@ export class PutAway {
 }
 
 /** Puts a cloth or ruler away, or takes it out again; quilts that use it keep it. */
-export const putAway = (input: unknown): Promise<Result<{ id: string }>> =>
-  save<PutAway, { id: string }>('put-away', PutAway, input, async (tx, form) => {
+export const putAway = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<PutAway, { id: string }>(context, 'put-away', PutAway, input, async (tx, form) => {
     await setClothArchived(tx, form.what, form.id, form.away);
     return done({ id: form.id });
   });

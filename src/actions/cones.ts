@@ -3,8 +3,10 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { checkTex, metresFromWeight } from '@/core/shelf/cone';
-import { fibres } from '@/core/tables/fibres';
-import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { needleRangeProblem } from '@/core/exchange/read-row';
+import { CONE, CONE_REMAINING } from '@/core/fields/cone';
+import { CONE_ROLES, type ConeRole, type Sheen, SHEENS } from '@/core/fields/lists';
+import { stored } from '@/core/fields/stored';
 import { describeThread } from '@/core/thread/describe';
 import {
   type ConeFields,
@@ -15,37 +17,40 @@ import {
   setRemaining,
   updateCone,
 } from '@/data/cones';
-import { db } from '@/data/sql';
+import type { Sql } from '@/data/sql';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachId, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Words } from './rules';
+import { EachId, Fields, FormKey, Id, Maybe, Num, OneOf, Text, Version } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
-const SIZES = NEEDLE_SIZES.map((s) => s.nm);
-const NO_SIZE = `There is no such needle. Sizes: ${SIZES.join(', ')}.`;
-export const ROLES = ['top', 'bobbin', 'both'] as const;
-export const SHEENS = ['matt', 'satin', 'bright'] as const;
+const FORM = CONE.filter((f) => f.onForm !== false);
+const ONE_COLOUR = CONE.filter((f) => f.id === 'colour' || f.id === 'hex');
+const REMAINING = CONE_REMAINING.filter((f) => f.id === 'remainingM');
 
-class ConeForm {
+/** What is asked of a line of thread. */
+@Fields(FORM)
+class ConeForm implements Omit<ConeFields, 'colour' | 'hex' | 'tex' | 'texBasis'> {
   @FormKey() key!: string;
-  @Words(120, 'Give the thread line its name, as on the cone.') line!: string;
-  @OneOf(fibres.ids, 'Pick the fibre.') fibre!: string;
-  @Text(200) label!: string;
-  @Maybe() @Num(0.1, 10_000, 'Net grams') fullG?: number | null;
-  @Maybe() @Num(1, 1_000_000, 'Metres of the full cone') fullM?: number | null;
-  @Maybe() @Num(0, 10_000, 'Grams of the empty cone') tareG?: number | null;
-  @OneOf(ROLES, 'Say whether it is sewn on top, in the bobbin, or both.') role!: (typeof ROLES)[number];
-  @Maybe() @OneOf(SIZES, NO_SIZE) needleMinNm?: number | null;
-  @Maybe() @OneOf(SIZES, NO_SIZE) needleMaxNm?: number | null;
-  @Maybe() @OneOf(SHEENS, 'Matt, satin or bright.') sheen?: (typeof SHEENS)[number] | null;
-  @Text(120) place!: string;
-  @Text(2000) notes!: string;
-  @Maybe() @Num(0, 100_000, 'The price') price?: number | null;
+  line!: string;
+  fibre!: string;
+  label!: string;
+  fullG!: number | null;
+  fullM!: number | null;
+  tareG!: number | null;
+  role!: ConeRole;
+  needleMinNm!: number | null;
+  needleMaxNm!: number | null;
+  sheen!: Sheen | null;
+  place!: string;
+  notes!: string;
+  price!: number | null;
 }
 
+@Fields([...ONE_COLOUR, ...REMAINING])
 class NewColour {
-  @Words(120, 'Give the colour its name.') colour!: string;
-  @Maybe() @Hex() hex?: string | null;
-  @Maybe() @Num(0, 1_000_000, 'Metres left') remainingM?: number | null;
+  colour!: string;
+  hex?: string | null;
+  remainingM?: number | null;
 }
 
 /** One line of thread in one or several colours, put on the shelf in one go. */
@@ -58,24 +63,22 @@ export class AddCones extends ConeForm {
   colours!: NewColour[];
 }
 
+@Fields(ONE_COLOUR)
 export class EditCone extends ConeForm {
   @Id('This cone is not known. Reload the page.') id!: string;
   @Version() version!: number;
-  @Words(120, 'Give the colour its name.') colour!: string;
-  @Maybe() @Hex() hex?: string | null;
+  colour!: string;
+  hex?: string | null;
 }
 
 const TAKEN: Meanings = {
-  thread_line_colour_key: ['colour', 'This line already has that colour on the shelf.'],
+  cone_line_colour_key: ['colour', 'This line already has that colour on the shelf.'],
 };
 
 /** The stored fields of a form; the size is read from its label or its weight by the core. */
 function fieldsOf(form: ConeForm, colour: string, hex: string | null | undefined): Result<ConeFields> {
-  const [low, high] = [form.needleMinNm ?? null, form.needleMaxNm ?? null];
-  if ((low === null) !== (high === null))
-    return refuse('A needle range needs both ends.', low === null ? 'needleMinNm' : 'needleMaxNm');
-  if (low !== null && high !== null && low > high)
-    return refuse(`The range runs backwards: ${low} to ${high}.`, 'needleMaxNm');
+  const range = needleRangeProblem(form.needleMinNm ?? null, form.needleMaxNm ?? null);
+  if (range) return refuse(range.message, range.path);
   const size = describeThread({
     label: form.label.trim() || undefined,
     fibre: form.fibre,
@@ -83,30 +86,14 @@ function fieldsOf(form: ConeForm, colour: string, hex: string | null | undefined
     lengthM: form.fullM ?? undefined,
   });
   checkTex(size.tex, form.fibre, size.basis === 'measured' ? 'fullG' : 'label');
-  return done({
-    line: form.line.trim(),
-    colour: colour.trim(),
-    hex: hex?.toLowerCase() ?? null,
-    fibre: form.fibre,
-    label: form.label.trim(),
-    tex: size.tex,
-    texBasis: size.basis,
-    role: form.role,
-    needleMinNm: low,
-    needleMaxNm: high,
-    sheen: form.sheen ?? null,
-    fullG: form.fullG ?? null,
-    fullM: form.fullM ?? null,
-    tareG: form.tareG ?? null,
-    place: form.place.trim(),
-    notes: form.notes.trim(),
-    price: form.price ?? null,
-  });
+  const given = { ...form, colour, hex, tex: size.tex, texBasis: size.basis };
+  return done(stored(CONE, given) as unknown as ConeFields);
 }
 
 /** Puts a line on the shelf in the colours given. All of them, or none. */
-export const addCones = (input: unknown): Promise<Result<{ ids: string[] }>> =>
+export const addCones = (context: Context, input: unknown): Promise<Result<{ ids: string[] }>> =>
   save<AddCones, { ids: string[] }>(
+    context,
     'add-cones',
     AddCones,
     input,
@@ -128,8 +115,9 @@ export const addCones = (input: unknown): Promise<Result<{ ids: string[] }>> =>
     TAKEN,
   );
 
-export const editCone = (input: unknown): Promise<Result<{ id: string }>> =>
+export const editCone = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<EditCone, { id: string }>(
+    context,
     'edit-cone',
     EditCone,
     input,
@@ -153,8 +141,8 @@ export class CountCone {
   @Maybe() @Num(0, 1_000_000, 'Metres left') remainingM?: number | null;
 }
 
-export const countCone = (input: unknown): Promise<Result<{ remainingM: number }>> =>
-  save<CountCone, { remainingM: number }>('count-cone', CountCone, input, async (tx, form) => {
+export const countCone = (context: Context, input: unknown): Promise<Result<{ remainingM: number }>> =>
+  save<CountCone, { remainingM: number }>(context, 'count-cone', CountCone, input, async (tx, form) => {
     const cone = await readCone(tx, form.id);
     if (!cone) return refuse('This cone is not known. Reload the page.', 'id');
     if (form.how === 'set') {
@@ -166,7 +154,7 @@ export const countCone = (input: unknown): Promise<Result<{ remainingM: number }
     if (form.grossG == null) return refuse('Put the cone on the scale and give its grams.', 'grossG');
     if (tare == null) return refuse('Give the grams of an empty cone once; it is kept.', 'tareG');
     const m = metresFromWeight(form.grossG, tare, cone.tex);
-    if (form.tareG != null) await tx`update thread set tare_g = ${tare} where id = ${cone.id}`;
+    if (form.tareG != null) await tx`update cone set tare_g = ${tare} where id = ${cone.id}`;
     await setRemaining(tx, cone.id, m, 'weighed', `${form.grossG} g on the scale, ${tare} g empty`);
     return done({ remainingM: m });
   });
@@ -181,14 +169,14 @@ export class EditMany {
   @ArrayMaxSize(MOST_AT_ONCE, { message: `At most ${MOST_AT_ONCE} in one go.` })
   @EachId('A cone that was picked is not known. Reload the page.')
   ids!: string[];
-  @Maybe() @OneOf(ROLES, 'Top, bobbin or both.') role?: (typeof ROLES)[number];
+  @Maybe() @OneOf(CONE_ROLES, 'Top, bobbin or both.') role?: ConeRole;
   @Maybe() @Text(120) place?: string;
-  @Maybe() @OneOf(SHEENS, 'Matt, satin or bright.') sheen?: (typeof SHEENS)[number];
+  @Maybe() @OneOf(SHEENS, 'Matt, satin or bright.') sheen?: Sheen;
   @Maybe() @OneOf(['away', 'back'], 'Put away, or take out again.') archive?: 'away' | 'back';
 }
 
-export const editMany = (input: unknown): Promise<Result<{ count: number }>> =>
-  save<EditMany, { count: number }>('edit-cones', EditMany, input, async (tx, form) => {
+export const editMany = (context: Context, input: unknown): Promise<Result<{ count: number }>> =>
+  save<EditMany, { count: number }>(context, 'edit-cones', EditMany, input, async (tx, form) => {
     if (form.archive) {
       const rows = await setConeArchived(tx, form.ids, form.archive === 'away');
       return done({ count: rows.count });
@@ -197,17 +185,17 @@ export const editMany = (input: unknown): Promise<Result<{ count: number }>> =>
     if (role === undefined && place === undefined && sheen === undefined)
       return refuse('Say what to change.');
     const rows = await tx`
-      update thread set role = coalesce(${role ?? null}, role), place = coalesce(${place?.trim() ?? null}, place),
+      update cone set role = coalesce(${role ?? null}, role), place = coalesce(${place?.trim() ?? null}, place),
         sheen = coalesce(${sheen ?? null}, sheen), version = version + 1
       where id = any(${form.ids})`;
     return done({ count: rows.count });
   });
 
 /** Cones by id, in the order asked for; those not known are left out. */
-export const conesById = async (ids: readonly string[]) =>
-  (await Promise.all(ids.filter((id) => isUUID(id)).map((id) => readCone(db(), id)))).filter(
+export const conesById = async (sql: Sql, ids: readonly string[]) =>
+  (await Promise.all(ids.filter((id) => isUUID(id)).map((id) => readCone(sql, id)))).filter(
     (c) => c !== null,
   );
 
 /** A cone's ledger, newest first. */
-export const coneUses = async (id: string) => (isUUID(id) ? readConeUses(db(), id) : []);
+export const coneUses = async ({ sql }: Context, id: string) => (isUUID(id) ? readConeUses(sql, id) : []);

@@ -13,9 +13,10 @@ import type { DecimalSign } from '@/core/exchange/read-number';
 import { readRow, rowKey, type RowOf } from '@/core/exchange/read-row';
 import { readBattings, readFabrics } from '@/data/cloths';
 import { readAllCones } from '@/data/cones';
-import { insertImport, readKeys, readMapping, rememberMapping, undoImport } from '@/data/imports';
+import { insertImport, readKeys, readMapping, rememberMapping, undoImport } from '@/data/exchange';
 import { readNeedles } from '@/data/needles';
-import { db, type Sql } from '@/data/sql';
+import type { Sql } from '@/data/sql';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { EachText, FormKey, Id, OneOf, Text } from './rules';
 import { save } from './save';
@@ -50,8 +51,8 @@ export interface Imported {
 }
 
 /** Stores a file's rows: all of them or none, or the good ones, in one transaction. */
-export const importFile = (input: unknown): Promise<Result<Imported>> =>
-  save<ImportFile, Imported>('import', ImportFile, input, async (tx, form) => {
+export const importFile = (context: Context, input: unknown): Promise<Result<Imported>> =>
+  save<ImportFile, Imported>(context, 'import', ImportFile, input, async (tx, form) => {
     const { kind, mapping, header, rows, decimal } = form;
     const known = new Set(COLUMNS[kind].map((c) => c.id));
     if (mapping.some((id) => id !== null && !known.has(id)))
@@ -91,12 +92,9 @@ const isHeader = (header: unknown): header is string[] =>
   Array.isArray(header) && header.every((h) => typeof h === 'string');
 
 /** How a file with this header was mapped last time, and which keys the studio already has. */
-export async function importHints(kind: ExchangeKind, header: readonly string[]) {
+export async function importHints({ sql }: Context, kind: ExchangeKind, header: readonly string[]) {
   if (!EXCHANGE_KINDS.includes(kind) || !isHeader(header)) return { mapping: null, keys: [] };
-  const [mapping, keys] = await Promise.all([
-    readMapping(db(), kind, headerKey(header)),
-    readKeys(db(), kind),
-  ]);
+  const [mapping, keys] = await Promise.all([readMapping(sql, kind, headerKey(header)), readKeys(sql, kind)]);
   return { mapping: mapping?.length === header.length ? mapping : null, keys: [...keys] };
 }
 
@@ -105,8 +103,12 @@ export class UndoImport {
   @Id('This import is not known.') batchId!: string;
 }
 
-export const undoImported = (input: unknown): Promise<Result<{ removed: number; putAway: number }>> =>
+export const undoImported = (
+  context: Context,
+  input: unknown,
+): Promise<Result<{ removed: number; putAway: number }>> =>
   save<UndoImport, { removed: number; putAway: number }>(
+    context,
     'undo-import',
     UndoImport,
     input,
@@ -121,7 +123,7 @@ const fixed = (n: number | null, digits = 3) => (n === null ? '' : String(Number
 /** The rows of a kind as the columns of our own files. */
 async function rowsOf(sql: Sql, kind: ExchangeKind): Promise<Record<string, string>[]> {
   switch (kind) {
-    case 'threads':
+    case 'cones':
       return (await readAllCones(sql))
         .filter((c) => !c.archivedAt)
         .map((c) => ({

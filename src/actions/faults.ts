@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -16,16 +17,14 @@ import {
 import { v7 as uuidv7 } from 'uuid';
 import { contains } from '@/core/geometry/polygon';
 import { symptoms } from '@/core/tables/symptoms';
-import { DIRECTIONS, type Direction } from '@/core/tension/next';
 import { insertFault, updateFaultStatus } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
-import { once } from '@/data/receipts';
-import { db } from '@/data/sql';
-import type { FaultStatus } from '@/data/types';
+import type { FaultState } from '@/core/fields/lists';
 import { readZones } from '@/data/zones';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
-import { check } from './validate';
+import { save } from './save';
 
 /** A stitch fault as it was seen. */
 export class LogFault {
@@ -68,66 +67,61 @@ export class LogFault {
 }
 
 /** Stores a fault on a quilt. A place on the map names the zone when none was picked. */
-export async function logFault(input: unknown): Promise<Result<{ n: number }>> {
-  const checked = await check(LogFault, input);
-  if (!checked.ok) return checked;
-  const form = checked.value;
-  return once<Result<{ n: number }>>(
-    db(),
-    form.key,
-    'log-fault',
-    async (tx) => {
-      const quilt = await readQuilt(tx, form.quiltId);
-      if (!quilt) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
-      const zones = await readZones(tx, quilt.id);
-      const x = form.xIn ?? null;
-      const y = form.yIn ?? null;
-      if ((x === null) !== (y === null)) return refuse('Press the place on the quilt map.', 'xIn');
-      if (x !== null && y !== null && (x < 0 || y < 0 || x > quilt.widthIn || y > quilt.lengthIn))
-        return refuse(
-          `That place lies beyond the quilt, which is ${quilt.widthIn} by ${quilt.lengthIn} in.`,
-          'xIn',
-        );
-      if (form.zoneId && !zones.some((z) => z.id === form.zoneId))
-        return refuse('That zone is not on this quilt.', 'zoneId');
-      if (form.pass && quilt.passes && form.pass > quilt.passes)
-        return refuse(`This quilt has ${quilt.passes} passes.`, 'pass');
-      const under = x !== null && y !== null ? zones.find((z) => contains(z.geometry, [x, y])) : undefined;
-      const n = await insertFault(tx, {
-        id: uuidv7(),
-        quiltId: quilt.id,
-        zoneId: form.zoneId ?? under?.id ?? null,
-        xIn: x,
-        yIn: y,
-        pass: form.pass ?? null,
-        direction: form.direction ?? null,
-        note: form.note.trim(),
-        symptoms: form.symptoms,
-      });
-      return done({ n });
-    },
-    (answer) => answer.ok,
-  );
-}
+export const logFault = (context: Context, input: unknown): Promise<Result<{ n: number }>> =>
+  save<LogFault, { n: number }>(context, 'log-fault', LogFault, input, async (tx, form) => {
+    const quilt = await readQuilt(tx, form.quiltId);
+    if (!quilt) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
+    const zones = await readZones(tx, quilt.id);
+    const x = form.xIn ?? null;
+    const y = form.yIn ?? null;
+    if ((x === null) !== (y === null)) return refuse('Press the place on the quilt map.', 'xIn');
+    if (x !== null && y !== null && (x < 0 || y < 0 || x > quilt.widthIn || y > quilt.lengthIn))
+      return refuse(
+        `That place lies beyond the quilt, which is ${quilt.widthIn} by ${quilt.lengthIn} in.`,
+        'xIn',
+      );
+    if (form.zoneId && !zones.some((z) => z.id === form.zoneId))
+      return refuse('That zone is not on this quilt.', 'zoneId');
+    if (form.pass && quilt.passes && form.pass > quilt.passes)
+      return refuse(`This quilt has ${quilt.passes} passes.`, 'pass');
+    const under = x !== null && y !== null ? zones.find((z) => contains(z.geometry, [x, y])) : undefined;
+    const n = await insertFault(tx, {
+      id: uuidv7(),
+      quiltId: quilt.id,
+      zoneId: form.zoneId ?? under?.id ?? null,
+      xIn: x,
+      yIn: y,
+      pass: form.pass ?? null,
+      direction: form.direction ?? null,
+      note: form.note.trim(),
+      symptoms: form.symptoms,
+    });
+    return done({ n });
+  });
 
-const STATUSES: readonly FaultStatus[] = ['open', 'mended', 'left'];
+const STATUSES: readonly FaultState[] = ['open', 'mended', 'left'];
 
 export class SetFaultStatus {
+  @FormKey() key!: string;
+
   @Id('This fault is not known. Reload the page.') faultId!: string;
 
   @IsInt({ message: 'Reload the page; the fault’s version is missing.' })
   version!: number;
 
   @IsIn(STATUSES, { message: 'A fault is open, mended or left.' })
-  status!: FaultStatus;
+  status!: FaultState;
 }
 
 /** Marks a fault mended, left, or open again. */
-export async function setFaultStatus(input: unknown): Promise<Result<{ version: number }>> {
-  const checked = await check(SetFaultStatus, input);
-  if (!checked.ok) return checked;
-  const { faultId, version, status } = checked.value;
-  return (await updateFaultStatus(db(), faultId, version, status))
-    ? done({ version: version + 1 })
-    : conflict('This fault was changed in another window meanwhile. Reload to see it.');
-}
+export const setFaultStatus = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
+  save<SetFaultStatus, { version: number }>(
+    context,
+    'set-fault-status',
+    SetFaultStatus,
+    input,
+    async (tx, { faultId, version, status }) =>
+      (await updateFaultStatus(tx, faultId, version, status))
+        ? done({ version: version + 1 })
+        : conflict('This fault was changed in another window meanwhile. Reload to see it.'),
+  );

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { IsObject } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { deletePhotograph, insertIntake, insertPhotograph, readIntake, updateIntake } from '@/data/intakes';
-import { db } from '@/data/sql';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, Version, Whole } from './rules';
 import { save } from './save';
@@ -11,8 +11,8 @@ export class BeginIntake {
   @FormKey() key!: string;
 }
 
-export const beginIntake = (input: unknown): Promise<Result<{ id: string }>> =>
-  save<BeginIntake, { id: string }>('begin-intake', BeginIntake, input, async (tx) => {
+export const beginIntake = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<BeginIntake, { id: string }>(context, 'begin-intake', BeginIntake, input, async (tx) => {
     const id = uuidv7();
     await insertIntake(tx, id);
     return done({ id });
@@ -29,8 +29,8 @@ export class KeepIntake {
   @IsObject({ message: 'What was said could not be read.' }) data!: Record<string, unknown>;
 }
 
-export const keepIntake = (input: unknown): Promise<Result<{ version: number }>> =>
-  save<KeepIntake, { version: number }>('keep-intake', KeepIntake, input, async (tx, form) => {
+export const keepIntake = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
+  save<KeepIntake, { version: number }>(context, 'keep-intake', KeepIntake, input, async (tx, form) => {
     if (JSON.stringify(form.data).length > MOST_LETTERS)
       return refuse('That is more than can be kept here.', 'data');
     return (await updateIntake(tx, form.id, form.step, form.data, form.version))
@@ -47,15 +47,19 @@ const SIGNS: readonly (readonly [string, readonly number[]])[] = [
 ];
 
 /** Keeps a photograph with a talk. Its kind is told by its own bytes, not by its name. */
-export async function addPhotograph(intakeId: string, bytes: Uint8Array): Promise<Result<{ id: string }>> {
+export async function addPhotograph(
+  { sql }: Context,
+  intakeId: string,
+  bytes: Uint8Array,
+): Promise<Result<{ id: string }>> {
   if (bytes.length > MOST_BYTES)
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
   const kind = SIGNS.find(([, sign]) => sign.every((b, i) => bytes[i] === b));
   if (!kind) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
-  const intake = await readIntake(db(), intakeId);
+  const intake = await readIntake(sql, intakeId);
   if (!intake || intake.quiltId) return refuse('This talk is closed. Begin a new one.', 'photo');
   const id = uuidv7();
-  await insertPhotograph(db(), id, intakeId, kind[0], bytes);
+  await insertPhotograph(sql, id, intakeId, kind[0], bytes);
   return done({ id });
 }
 
@@ -64,8 +68,14 @@ export class RemovePhotograph {
   @Id('This photograph is not known.') id!: string;
 }
 
-export const removePhotograph = (input: unknown): Promise<Result<{ id: string }>> =>
-  save<RemovePhotograph, { id: string }>('remove-photograph', RemovePhotograph, input, async (tx, form) => {
-    await deletePhotograph(tx, form.id);
-    return done({ id: form.id });
-  });
+export const removePhotograph = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<RemovePhotograph, { id: string }>(
+    context,
+    'remove-photograph',
+    RemovePhotograph,
+    input,
+    async (tx, form) => {
+      await deletePhotograph(tx, form.id);
+      return done({ id: form.id });
+    },
+  );

@@ -1,53 +1,49 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { fitCalibration } from '@/core/calibration/monotone';
-import { MODES, type Mode } from '@/core/stitch/machine';
-import { FEET, type FootId } from '@/core/tables/techniques';
+import { CALIBRATION_KINDS, type CalibrationKind } from '@/core/fields/lists';
+import { MACHINE } from '@/core/fields/machine';
+import { stored } from '@/core/fields/stored';
+import type { Mode } from '@/core/stitch/machine';
+import type { FootId } from '@/core/tables/techniques';
 import { insertMachine, type MachineFields, updateMachine, upsertCalibration } from '@/data/machines';
-import type { CalibrationKind } from '@/data/types';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Maybe, Num, OneOf, QuiltId, Text, Version, Words, Yes } from './rules';
+import { Fields, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** A machine and its frame, as the manual and a tape measure give them. */
-export class KeepMachine {
+@Fields(MACHINE)
+export class KeepMachine implements MachineFields {
   @FormKey() key!: string;
   @Maybe() @Id('This machine is not known. Reload the page.') id?: string | null;
   @Version() version!: number;
-  @Words(120, 'Give the machine a name.') name!: string;
-  @Text(120) shank!: string;
-  @Num(100, 10_000, 'The highest rate, stitches a minute,') maxSpm!: number;
-  @Num(0, 10_000, 'The lowest idle') idleMinSpm!: number;
-  @Num(0, 10_000, 'The highest idle') idleMaxSpm!: number;
-  @Num(1, 40, 'Fewest stitches per inch') minSpi!: number;
-  @Num(1, 40, 'Most stitches per inch') maxSpi!: number;
-  @IsArray({ message: 'Pick at least one mode.' })
-  @ArrayMinSize(1, { message: 'Pick at least one mode.' })
-  @ArrayUnique({ message: 'A mode stands twice.' })
-  @IsIn([...MODES], { each: true, message: 'Idling, resting or manual.' })
+  name!: string;
+  shank!: string;
+  maxSpm!: number;
+  idleMinSpm!: number;
+  idleMaxSpm!: number;
+  minSpi!: number;
+  maxSpi!: number;
   modes!: Mode[];
-  @IsArray({ message: 'Pick at least one foot.' })
-  @ArrayMinSize(1, { message: 'Pick at least one foot.' })
-  @ArrayUnique({ message: 'A foot stands twice.' })
-  @IsIn([...FEET], { each: true, message: 'Pick the feet from the list.' })
   feet!: FootId[];
-  @Num(5, 60, 'The bobbin’s outer diameter, mm,') bobbinOdMm!: number;
-  @Num(0.5, 59, 'The bobbin’s core, mm,') bobbinCoreMm!: number;
-  @Num(2, 40, 'The bobbin’s inner width, mm,') bobbinWidthMm!: number;
-  @Num(4, 60, 'The throat, in inches,') throatIn!: number;
-  @Num(0, 59, 'The dead space, in inches,') deadIn!: number;
-  @Num(10, 300, 'The frame’s width, in inches,') frameIn!: number;
-  @Yes() rollInThroat!: boolean;
-  @Num(0.5, 12, 'The empty roller, in inches,') rollStartIn!: number;
-  @Num(1, 20, 'The ruler thickness the foot asks, mm,') rulerFootMm!: number;
-  @Num(0.05, 1, 'From needle to the foot’s edge, in inches,') footOffsetIn!: number;
-  @Maybe() @Num(0.5, 12, 'The couching foot’s hole, mm,') couchingHoleMm?: number | null;
+  bobbinOdMm!: number;
+  bobbinCoreMm!: number;
+  bobbinWidthMm!: number;
+  throatIn!: number;
+  deadIn!: number;
+  frameIn!: number;
+  rollInThroat!: boolean;
+  rollStartIn!: number;
+  rulerFootMm!: number;
+  footOffsetIn!: number;
+  couchingHoleMm!: number | null;
 }
 
 /** What does not fit together in a machine, at its field. */
-export function soundMachine(m: KeepMachine): Result<null> {
+export function checkMachine(m: KeepMachine): Result<null> {
   if (m.idleMinSpm > m.idleMaxSpm)
     return refuse(`The idle range runs backwards: ${m.idleMinSpm} to ${m.idleMaxSpm}.`, 'idleMaxSpm');
   if (m.idleMaxSpm > m.maxSpm) return refuse('The machine cannot idle faster than it sews.', 'idleMaxSpm');
@@ -58,20 +54,16 @@ export function soundMachine(m: KeepMachine): Result<null> {
   return done(null);
 }
 
-export const keepMachine = (input: unknown): Promise<Result<{ id: string }>> =>
+export const keepMachine = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<KeepMachine, { id: string }>(
+    context,
     'keep-machine',
     KeepMachine,
     input,
     async (tx, form) => {
-      const sound = soundMachine(form);
-      if (!sound.ok) return sound;
-      const fields: MachineFields = {
-        ...form,
-        name: form.name.trim(),
-        shank: form.shank.trim(),
-        couchingHoleMm: form.couchingHoleMm ?? null,
-      };
+      const fits = checkMachine(form);
+      if (!fits.ok) return fits;
+      const fields = stored(MACHINE, form) as unknown as MachineFields;
       if (form.id)
         return (await updateMachine(tx, form.id, fields, form.version))
           ? done({ id: form.id })
@@ -88,8 +80,6 @@ class Measured {
   @Num(0, 100_000, 'What was measured') value!: number;
 }
 
-const CALIBRATION_KINDS: readonly CalibrationKind[] = ['speed-dial', 'top-dial', 'bobbin-turns'];
-
 export class Calibrate {
   @FormKey() key!: string;
   @Id('Pick the machine.') machineId!: string;
@@ -103,8 +93,8 @@ export class Calibrate {
 }
 
 /** Stores a calibration; a curve that makes no sense is refused by the core. */
-export const calibrate = (input: unknown): Promise<Result<{ rmsShare: number }>> =>
-  save<Calibrate, { rmsShare: number }>('calibrate', Calibrate, input, async (tx, form) => {
+export const calibrate = (context: Context, input: unknown): Promise<Result<{ rmsShare: number }>> =>
+  save<Calibrate, { rmsShare: number }>(context, 'calibrate', Calibrate, input, async (tx, form) => {
     const points = form.points.map(({ mark, value }) => ({ mark, value }));
     const { rmsShare } = fitCalibration(points);
     await upsertCalibration(tx, uuidv7(), form.machineId, form.kind, points);
@@ -118,8 +108,9 @@ export class UseMachine {
 }
 
 /** Says which machine a quilt is sewn on. */
-export const sewOn = (input: unknown): Promise<Result<{ machineId: string }>> =>
+export const sewOn = (context: Context, input: unknown): Promise<Result<{ machineId: string }>> =>
   save<UseMachine, { machineId: string }>(
+    context,
     'use-machine',
     UseMachine,
     input,

@@ -8,7 +8,8 @@ import { letterOf } from '@/core/plan/letters';
 import { techniques } from '@/core/tables/techniques';
 import { readFabrics } from '@/data/cloths';
 import { readQuilt } from '@/data/quilts';
-import { insertZone, liftZones, placeZone, readZones } from '@/data/zones';
+import { insertZone, retireZones, placeZone, readZones } from '@/data/zones';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Maybe, QuiltId, Text, Version, Words } from './rules';
 import { MEANWHILE, save } from './save';
@@ -57,8 +58,8 @@ const soundShape = (shape: unknown): shape is MultiPolygon =>
   );
 
 /** Lays a quilt's zones anew: they must cover it once and only once. Zones that leave the map keep their cards. */
-export const saveMap = (input: unknown): Promise<Result<{ zones: number }>> =>
-  save<SaveMap, { zones: number }>('save-map', SaveMap, input, async (tx, form) => {
+export const saveMap = (context: Context, input: unknown): Promise<Result<{ zones: number }>> =>
+  save<SaveMap, { zones: number }>(context, 'save-map', SaveMap, input, async (tx, form) => {
     const quilt = await readQuilt(tx, form.quiltId);
     if (!quilt) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     if (quilt.version !== form.version) return conflict(MEANWHILE);
@@ -71,7 +72,7 @@ export const saveMap = (input: unknown): Promise<Result<{ zones: number }>> =>
     if (problem) return refuse(problem, 'zones');
     const before = new Map((await readZones(tx, quilt.id)).map((z) => [z.id, z]));
     const [cotton] = await readFabrics(tx);
-    await liftZones(tx, quilt.id);
+    await retireZones(tx, quilt.id);
     for (const [i, z] of form.zones.entries()) {
       const letter = letterOf(i);
       if (before.has(z.id)) {

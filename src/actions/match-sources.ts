@@ -4,8 +4,8 @@ import { readBobbins } from '@/data/bobbins';
 import { readFaultRecord } from '@/data/fault-record';
 import { readDrawer } from '@/data/needles';
 import type { Sql } from '@/data/sql';
-import { readStudio } from '@/data/studio';
-import type { BobbinStock, DrawerNeedle, Machine, Studio, Zone } from '@/data/types';
+import { readPreferences } from '@/data/preferences';
+import type { BobbinStock, DrawerNeedle, Machine, Preferences, Zone } from '@/data/types';
 import type { QuiltView } from './quilt-view';
 import { quiltWork } from './quilt-work';
 import { matchRequest } from './zone-brief';
@@ -13,19 +13,19 @@ import { matchRequest } from './zone-brief';
 /** What the studio brings to every match: the drawer, the schools, its own fault record, the bobbins wound. */
 export interface MatchSources {
   drawer: DrawerNeedle[];
-  studio: Studio;
+  preferences: Preferences;
   record: FaultRecord;
   bobbins: BobbinStock[];
 }
 
 export async function readMatchSources(sql: Sql): Promise<MatchSources> {
-  const [drawer, studio, record, bobbins] = await Promise.all([
+  const [drawer, preferences, record, bobbins] = await Promise.all([
     readDrawer(sql),
-    readStudio(sql),
+    readPreferences(sql),
     readFaultRecord(sql),
     readBobbins(sql),
   ]);
-  return { drawer, studio: studio!, record, bobbins };
+  return { drawer, preferences: preferences!, record, bobbins };
 }
 
 /**
@@ -37,7 +37,7 @@ export function withBobbins(
   bobbins: readonly BobbinStock[],
 ): readonly MatchThread[] {
   const wound = new Map<string, number>();
-  for (const b of bobbins) wound.set(b.threadId, (wound.get(b.threadId) ?? 0) + b.count);
+  for (const b of bobbins) wound.set(b.coneId, (wound.get(b.coneId) ?? 0) + b.count);
   return threads.map((t) => (wound.has(t.id) ? { ...t, bobbinsWound: wound.get(t.id) } : t));
 }
 

@@ -1,3 +1,4 @@
+import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { match } from '@/core/match/match';
 import { matchWhole } from '@/core/match/whole-quilt';
@@ -6,7 +7,7 @@ import { readCone } from '@/data/cones';
 import { insertStitches, readFaultRecord } from '@/data/fault-record';
 import { readMachine } from '@/data/machines';
 import { readSetup } from '@/data/setups';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
 import { readMatchSources, zoneRequest } from './match-sources';
@@ -79,19 +80,19 @@ describe('what a zone’s match is asked with', () => {
     const sources = await readMatchSources(base.sql);
     const machine = await readMachine(base.sql, view.quilt.machineId);
     const asked = zoneRequest(view, view.zones[0]!, machine, sources);
-    const kept = new Set(sources.bobbins.map((b) => b.threadId));
+    const kept = new Set(sources.bobbins.map((b) => b.coneId));
     for (const t of asked.threads) {
-      const wound = sources.bobbins.filter((b) => b.threadId === t.id).reduce((n, b) => n + b.count, 0);
+      const wound = sources.bobbins.filter((b) => b.coneId === t.id).reduce((n, b) => n + b.count, 0);
       expect(t.bobbinsWound).toBe(kept.has(t.id) ? wound : undefined);
     }
     expect(asked.threads.some((t) => (t.bobbinsWound ?? 0) > 0)).toBe(true);
   });
 
   test('the school of one trusted needle holds for every zone', async () => {
-    const studio = (await readStudio(base.sql))!;
-    const { version, ...settings } = studio;
+    const preferences = (await readPreferences(base.sql))!;
+    const { version, ...settings } = preferences;
     const school = (key: string, seen: number, part: object = {}) =>
-      setPreferences({ ...settings, key, version: seen, ...part });
+      setPreferences(thisContext(), { ...settings, key, version: seen, ...part });
     value(await school(key(), version, { needleSchool: 'one', oneNeedleNm: 100 }));
     const view = await viewOf('Nine Buoys');
     const machine = await readMachine(base.sql, view.quilt.machineId);
@@ -141,8 +142,8 @@ describe('the whole quilt at once', () => {
     );
     expect(cards.length).toBeGreaterThan(1);
     const form = { key: key(), quiltId: view.quilt.id, cards };
-    expect(value(await chooseWhole(form))).toEqual({ cards: cards.length });
-    expect(value(await chooseWhole(form))).toEqual({ cards: cards.length });
+    expect(value(await chooseWhole(thisContext(), form))).toEqual({ cards: cards.length });
+    expect(value(await chooseWhole(thisContext(), form))).toEqual({ cards: cards.length });
     for (const c of cards) {
       const now = (await readSetup(base.sql, c.zoneId))!;
       expect(now).toMatchObject({ topId: c.topId, bobbinId: c.bobbinId });
@@ -169,7 +170,7 @@ describe('the whole quilt at once', () => {
       seenVersion: versionOf(z.id),
     }));
     cards[1]!.seenVersion += 7;
-    const answer = await chooseWhole({ key: key(), quiltId: view.quilt.id, cards });
+    const answer = await chooseWhole(thisContext(), { key: key(), quiltId: view.quilt.id, cards });
     expect(answer).toMatchObject({ ok: false, conflict: true });
     expect(paths(answer)).toEqual(['cards.1']);
     expect((await readSetup(base.sql, one!.id))?.version ?? 0).toBe(versionOf(one!.id));
@@ -187,7 +188,7 @@ describe('the whole quilt at once', () => {
     ['no key', { key: 'twice', cards: [] }, 'key'],
   ])('%s is refused in words', async (_, part, path) => {
     const view = await viewOf('Salt Pans');
-    const answer = await chooseWhole({ key: key(), quiltId: view.quilt.id, ...part });
+    const answer = await chooseWhole(thisContext(), { key: key(), quiltId: view.quilt.id, ...part });
     expect(paths(answer)).toContain(path);
     expect(said(answer)).toMatch(/[.!]$/);
   });
@@ -207,7 +208,9 @@ describe('what would have to be true', () => {
     const sources = await readMatchSources(base.sql);
     const machine = await readMachine(base.sql, view.quilt.machineId);
     const [best] = match({ ...zoneRequest(view, zone, machine, sources), limit: 1 }).setups;
-    const told = value(await askWhatIf({ quiltId: view.quilt.id, zoneId: zone.id, topId: best!.topId }));
+    const told = value(
+      await askWhatIf(thisContext(), { quiltId: view.quilt.id, zoneId: zone.id, topId: best!.topId }),
+    );
     expect(told).toMatchObject({ best: true, refused: null, ahead: [], conditions: [] });
   });
 
@@ -216,7 +219,9 @@ describe('what would have to be true', () => {
     const zone = view.zones[0]!;
     const names = new Set(view.shelf.map((c) => `${c.line} ${c.colour}`));
     for (const cone of view.shelf.filter((c) => c.role !== 'bobbin').slice(0, 6)) {
-      const told = value(await askWhatIf({ quiltId: view.quilt.id, zoneId: zone.id, topId: cone.id }));
+      const told = value(
+        await askWhatIf(thisContext(), { quiltId: view.quilt.id, zoneId: zone.id, topId: cone.id }),
+      );
       expect(told.thread).toBe(`${cone.line} ${cone.colour}`);
       for (const name of told.ahead) expect(names).toContain(name);
       if (told.best) expect(told.ahead).toEqual([]);
@@ -237,13 +242,13 @@ describe('what would have to be true', () => {
   ])('%s is refused at its field', async (_, part, path) => {
     const view = await viewOf('Ferry Blanket');
     const form = { quiltId: view.quilt.id, zoneId: view.zones[0]!.id, topId: view.shelf[0]!.id };
-    expect(paths(await askWhatIf({ ...form, ...part }))).toEqual([path]);
+    expect(paths(await askWhatIf(thisContext(), { ...form, ...part }))).toEqual([path]);
   });
 
   test('a thread that was put away meanwhile is said', async () => {
     const view = await viewOf('Ferry Blanket');
     const form = { quiltId: view.quilt.id, zoneId: view.zones[0]!.id, topId: NOWHERE };
-    const answer = await askWhatIf(form);
+    const answer = await askWhatIf(thisContext(), form);
     expect(answer.ok).toBe(false);
     expect(said(answer)).not.toBe('');
   });
@@ -268,8 +273,8 @@ describe('colours seen on a photograph', () => {
 
   test('are kept cloth by cloth, their shares made whole; sent twice they are kept once', async () => {
     const { zone, form: sent } = await form();
-    expect(value(await recolour(sent))).toEqual({ colours: zone.fabrics.length });
-    expect(value(await recolour(sent))).toEqual({ colours: zone.fabrics.length });
+    expect(value(await recolour(thisContext(), sent))).toEqual({ colours: zone.fabrics.length });
+    expect(value(await recolour(thisContext(), sent))).toEqual({ colours: zone.fabrics.length });
     const now = zoneOf(await viewOf('Tide Table'), zone.letter);
     expect(now.fabrics.map((f) => f.hex)).toEqual(zone.fabrics.map((_, i) => `#10203${i}`));
     expect(now.fabrics.reduce((s, f) => s + f.share, 0)).toBeCloseTo(1, 9);
@@ -279,8 +284,11 @@ describe('colours seen on a photograph', () => {
 
   test('two windows: the second is told', async () => {
     const { form: one } = await form();
-    value(await recolour(one));
-    expect(await recolour({ ...one, key: key() })).toMatchObject({ ok: false, conflict: true });
+    value(await recolour(thisContext(), one));
+    expect(await recolour(thisContext(), { ...one, key: key() })).toMatchObject({
+      ok: false,
+      conflict: true,
+    });
   });
 
   test.each([
@@ -295,7 +303,7 @@ describe('colours seen on a photograph', () => {
     ['a zone that is gone', { zoneId: NOWHERE }, 'zoneId'],
   ])('%s is refused at its field', async (_, part, path) => {
     const { form: sent } = await form(part);
-    expect(paths(await recolour(sent))).toEqual([path]);
+    expect(paths(await recolour(thisContext(), sent))).toEqual([path]);
   });
 });
 
@@ -324,13 +332,13 @@ describe('an unknown cloth is named', () => {
     ['too long a story', { described: 'x'.repeat(501) }, 'described'],
   ])('%s is refused at its field', async (_, part, path) => {
     const { form } = await unknown();
-    expect(paths(await nameCloth({ ...form, ...part }))).toEqual([path]);
+    expect(paths(await nameCloth(thisContext(), { ...form, ...part }))).toEqual([path]);
   });
 
   test('becomes a cloth of the studio’s own, with what was said of it; the shipped kind stays', async () => {
     const { zone, position, form } = await unknown('Middling weight, loose weave, no stretch, dull.');
-    const { fabricId } = value(await nameCloth(form));
-    expect(value(await nameCloth(form)).fabricId).toBe(fabricId);
+    const { fabricId } = value(await nameCloth(thisContext(), form));
+    expect(value(await nameCloth(thisContext(), form)).fabricId).toBe(fabricId);
     const now = zoneOf(await viewOf('Salt Pans'), zone.letter);
     expect(now.fabrics[position]).toMatchObject({
       fabricId,
@@ -343,7 +351,7 @@ describe('an unknown cloth is named', () => {
     expect(kept!.name).toContain('Salt Pans');
     const [shipped] = await base.sql`select kind from fabric where id = ${zone.fabrics[position]!.fabricId}`;
     expect(shipped!.kind).toBe('unknown');
-    expect(await nameCloth({ ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(await nameCloth(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
     expect(fabrics.ids).toContain('unknown');
   });
 });
@@ -364,7 +372,12 @@ describe('the studio’s own fault record', () => {
     const view = await viewOf('Harbour Lights');
     if (view.quilt.passes === null)
       value(
-        await fixPlan({ key: key(), quiltId: view.quilt.id, version: view.quilt.version, turnRule: 'auto' }),
+        await fixPlan(thisContext(), {
+          key: key(),
+          quiltId: view.quilt.id,
+          version: view.quilt.version,
+          turnRule: 'auto',
+        }),
       );
     const now = await viewOf('Harbour Lights');
     const pass = now.quilt.passesSewn + 1;
@@ -372,8 +385,8 @@ describe('the studio’s own fault record', () => {
     const expected = stitchesOf(plan, now.setups, pass);
     expect(expected.length).toBeGreaterThan(0);
     const form = { key: key(), quiltId: now.quilt.id, pass, minutes: 30 };
-    value(await logPass(form));
-    value(await logPass(form));
+    value(await logPass(thisContext(), form));
+    value(await logPass(thisContext(), form));
     const rows = await base.sql<{ zoneId: string; stitches: number }[]>`
       select zone_id, stitches from stitches_sewn
       where pass = ${pass} and zone_id in ${base.sql(now.zones.map((z) => z.id))}`;

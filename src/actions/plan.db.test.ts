@@ -1,3 +1,4 @@
+import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
@@ -6,7 +7,7 @@ import { readQuilt } from '@/data/quilts';
 import { testDatabase } from '@/data/test-database';
 import { readZones } from '@/data/zones';
 import { loadDemo } from '@/demo/load';
-import { calendarCsv, calendarIcs, layOn, readCalendar } from './calendar';
+import { calendarCsv, calendarIcs, setDays, readCalendar } from './calendar';
 import { addPhotograph, beginIntake, keepIntake } from './intakes';
 import { saveMap } from './map';
 import { fixPlan, logPass, putOnFrame, readPlan, setOrder, wholeMinutes } from './plan';
@@ -41,7 +42,7 @@ test('every demo quilt has a map that covers it and a plan with passes and hours
     const hours = wholeMinutes(plan, speed);
     expect(hours.low).toBeLessThan(hours.mid);
     expect(hours.mid).toBeLessThan(hours.high);
-    const saved = await saveMap({
+    const saved = await saveMap(thisContext(), {
       key: key(),
       quiltId: id,
       version: view.quilt.version,
@@ -55,35 +56,40 @@ describe('the plan', () => {
   test('passes are fixed, an order is kept and given back, two windows are told apart', async () => {
     const q = await quiltNamed('Ferry Blanket');
     const form = { quiltId: q.id, version: q.version, turnRule: 'never' };
-    const { passes } = value(await fixPlan({ ...form, key: key() }));
-    expect(await fixPlan({ ...form, key: key() })).toMatchObject({ conflict: true });
+    const { passes } = value(await fixPlan(thisContext(), { ...form, key: key() }));
+    expect(await fixPlan(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
     const now = await quiltNamed('Ferry Blanket');
     expect(now).toMatchObject({ passes, turned: false, turnRule: 'never' });
     expect(now.depthsIn).toHaveLength(passes);
     value(
-      await setOrder({ key: key(), quiltId: q.id, version: now.version, order: [{ pass: 1, thread: 'x' }] }),
+      await setOrder(thisContext(), {
+        key: key(),
+        quiltId: q.id,
+        version: now.version,
+        order: [{ pass: 1, thread: 'x' }],
+      }),
     );
     expect((await quiltNamed('Ferry Blanket')).orderByHand).toEqual([{ pass: 1, thread: 'x' }]);
-    value(await setOrder({ key: key(), quiltId: q.id, version: now.version + 1, order: [] }));
+    value(await setOrder(thisContext(), { key: key(), quiltId: q.id, version: now.version + 1, order: [] }));
     expect((await quiltNamed('Ferry Blanket')).orderByHand).toBeNull();
   });
   test('one quilt on a frame; a pass logged teaches the hours and takes thread off the cones, once', async () => {
     const other = await quiltNamed('Long Gallery');
-    expect(await putOnFrame({ key: key(), quiltId: other.id, where: 'on' })).toMatchObject({
+    expect(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' })).toMatchObject({
       ok: false,
       problems: [{ message: 'Another quilt is on this frame. Take it off first.' }],
     });
     const q = await quiltNamed('Harbour Lights');
     const form = { key: key(), quiltId: q.id, pass: q.passesSewn + 1, minutes: 40 };
-    expect(value(await logPass(form)).passesSewn).toBe(q.passesSewn + 1);
-    expect(value(await logPass(form)).passesSewn).toBe(q.passesSewn + 1);
-    expect(await logPass({ ...form, key: key() })).toMatchObject({ conflict: true });
-    expect(paths(await logPass({ ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
+    expect(value(await logPass(thisContext(), form)).passesSewn).toBe(q.passesSewn + 1);
+    expect(value(await logPass(thisContext(), form)).passesSewn).toBe(q.passesSewn + 1);
+    expect(await logPass(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(paths(await logPass(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
     const view = (await readQuiltView(base.sql, q.id))!;
     const topId = view.setups.values().next().value!.topId;
     expect((await readConeUses(base.sql, topId)).some((u) => u.why === 'pass' && u.metres < 0)).toBe(true);
-    value(await putOnFrame({ key: key(), quiltId: q.id, where: 'off' }));
-    value(await putOnFrame({ key: key(), quiltId: other.id, where: 'on' }));
+    value(await putOnFrame(thisContext(), { key: key(), quiltId: q.id, where: 'off' }));
+    value(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' }));
   });
 });
 
@@ -97,10 +103,17 @@ describe('the map', () => {
       version: q.version,
       zones: list.map(({ id, name, geometry }) => ({ id, name, geometry })),
     });
-    expect(paths(await saveMap(form(zones.slice(1))))).toEqual(['zones']);
-    expect(paths(await saveMap(form([...zones, { ...zones[0]!, id: 'new-1' }])))).toEqual(['zones']);
+    expect(paths(await saveMap(thisContext(), form(zones.slice(1))))).toEqual(['zones']);
+    expect(paths(await saveMap(thisContext(), form([...zones, { ...zones[0]!, id: 'new-1' }])))).toEqual([
+      'zones',
+    ]);
     expect(
-      paths(await saveMap({ ...form(zones), zones: [{ id: 'x', name: 'X', geometry: [[[1, 2]]] }] })),
+      paths(
+        await saveMap(thisContext(), {
+          ...form(zones),
+          zones: [{ id: 'x', name: 'X', geometry: [[[1, 2]]] }],
+        }),
+      ),
     ).toEqual(['zones.0.geometry']);
     const whole = [
       [
@@ -113,7 +126,7 @@ describe('the map', () => {
       ],
     ];
     value(
-      await saveMap({
+      await saveMap(thisContext(), {
         ...form(zones),
         zones: [{ id: 'new-1', name: 'All', geometry: whole, from: zones[1]!.id }],
       }),
@@ -128,16 +141,18 @@ describe('the map', () => {
 
 describe('the talk at the counter', () => {
   test('is kept as it goes; a second window is told', async () => {
-    const { id } = value(await beginIntake({ key: key() }));
+    const { id } = value(await beginIntake(thisContext(), { key: key() }));
     const form = { id, version: 1, step: 2, data: { name: 'Half a bundle' } };
-    expect(value(await keepIntake({ ...form, key: key() })).version).toBe(2);
-    expect(await keepIntake({ ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(value(await keepIntake(thisContext(), { ...form, key: key() })).version).toBe(2);
+    expect(await keepIntake(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
     expect(await readIntake(base.sql, id)).toMatchObject({ step: 2, data: { name: 'Half a bundle' } });
     expect(
-      paths(await keepIntake({ ...form, key: key(), version: 2, data: { x: 'a'.repeat(70_000) } })),
+      paths(
+        await keepIntake(thisContext(), { ...form, key: key(), version: 2, data: { x: 'a'.repeat(70_000) } }),
+      ),
     ).toEqual(['data']);
-    expect(paths(await addPhotograph(id, Uint8Array.from([1, 2, 3, 4])))).toEqual(['photo']);
-    value(await addPhotograph(id, Uint8Array.from([0xff, 0xd8, 0xff, 0xe0])));
+    expect(paths(await addPhotograph(thisContext(), id, Uint8Array.from([1, 2, 3, 4])))).toEqual(['photo']);
+    value(await addPhotograph(thisContext(), id, Uint8Array.from([0xff, 0xd8, 0xff, 0xe0])));
   });
 });
 
@@ -157,10 +172,17 @@ describe('the calendar', () => {
   test('a day moved is kept, a promise in the past refused', async () => {
     const q = await quiltNamed('Salt Pans');
     const startsOn = dateOfDay(dayNumber(q.dueOn) - 1);
-    value(await layOn({ key: key(), quiltId: q.id, version: q.version, startsOn }));
+    value(await setDays(thisContext(), { key: key(), quiltId: q.id, version: q.version, startsOn }));
     expect((await quiltNamed('Salt Pans')).startsOn).toBe(startsOn);
     expect(
-      paths(await layOn({ key: key(), quiltId: q.id, version: q.version + 1, dueOn: '2020-02-02' })),
+      paths(
+        await setDays(thisContext(), {
+          key: key(),
+          quiltId: q.id,
+          version: q.version + 1,
+          dueOn: '2020-02-02',
+        }),
+      ),
     ).toEqual(['dueOn']);
   });
 });

@@ -17,8 +17,9 @@ import { insertStitches, type SewnInPass } from '@/data/fault-record';
 import { readMachine } from '@/data/machines';
 import { insertPassLog, readAllPassLogs } from '@/data/passes';
 import type { Sql } from '@/data/sql';
-import { readStudio } from '@/data/studio';
-import type { ChosenSetup, Cone, Machine, Quilt, Studio, Zone } from '@/data/types';
+import { readPreferences } from '@/data/preferences';
+import type { ChosenSetup, Cone, Machine, Quilt, Preferences, Zone } from '@/data/types';
+import type { Context } from './context';
 import { readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Num, OneOf, QuiltId, Version, Whole, Words } from './rules';
@@ -34,7 +35,7 @@ interface PlanSources {
   setups: ReadonlyMap<string, ChosenSetup>;
   cones: ReadonlyMap<string, Cone>;
   machine: Machine;
-  studio: Studio;
+  preferences: Preferences;
   speed: SpeedFactor;
 }
 
@@ -45,7 +46,7 @@ export function planRequest({
   setups,
   cones,
   machine,
-  studio,
+  preferences,
   speed,
 }: PlanSources): WorkPlanRequest {
   return {
@@ -60,13 +61,13 @@ export function planRequest({
       rollInThroat: machine.rollInThroat,
       rollStartIn: machine.rollStartIn,
     },
-    marginIn: studio.marginIn,
+    marginIn: preferences.marginIn,
     turn: quilt.turnRule,
     bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
-    evenness: studio.evenness,
-    ditchSchool: studio.ditchSchool,
+    evenness: preferences.evenness,
+    ditchSchool: preferences.ditchSchool,
     // Ends are buried for a show whatever the studio's way.
-    ends: quilt.use === 'show' ? 'bury' : studio.endsSchool,
+    ends: quilt.use === 'show' ? 'bury' : preferences.endsSchool,
     speed,
     zones: zones.map((z): PlannedZone => {
       const s = setups.get(z.id);
@@ -99,14 +100,14 @@ export const readSpeed = async (sql: Sql): Promise<SpeedFactor> => learnSpeed(aw
 
 /** A quilt's plan, worked out from what is stored now. */
 export async function readPlan(sql: Sql, view: NonNullable<Awaited<ReturnType<typeof readQuiltView>>>) {
-  const [machine, studio, speed] = await Promise.all([
+  const [machine, preferences, speed] = await Promise.all([
     readMachine(sql, view.quilt.machineId),
-    readStudio(sql),
+    readPreferences(sql),
     readSpeed(sql),
   ]);
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
-  const request = planRequest({ ...view, cones, machine, studio: studio!, speed });
-  return { plan: planWork(request), speed, studio: studio!, machine, request };
+  const request = planRequest({ ...view, cones, machine, preferences: preferences!, speed });
+  return { plan: planWork(request), speed, preferences: preferences!, machine, request };
 }
 
 /** Minutes one pass would take by the model alone, before anything is learned. */
@@ -135,8 +136,8 @@ export class FixPlan {
 }
 
 /** Fixes the passes of a quilt as they are planned now; the map and the Stand count by them. */
-export const fixPlan = (input: unknown): Promise<Result<{ passes: number }>> =>
-  save<FixPlan, { passes: number }>('fix-plan', FixPlan, input, async (tx, form) => {
+export const fixPlan = (context: Context, input: unknown): Promise<Result<{ passes: number }>> =>
+  save<FixPlan, { passes: number }>(context, 'fix-plan', FixPlan, input, async (tx, form) => {
     const view = await readQuiltView(tx, form.quiltId);
     if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     const { plan } = await readPlan(tx, { ...view, quilt: { ...view.quilt, turnRule: form.turnRule } });
@@ -171,8 +172,8 @@ export class SetOrder {
 }
 
 /** Keeps the order of work as the quilter laid it. */
-export const setOrder = (input: unknown): Promise<Result<{ steps: number }>> =>
-  save<SetOrder, { steps: number }>('set-order', SetOrder, input, async (tx, form) => {
+export const setOrder = (context: Context, input: unknown): Promise<Result<{ steps: number }>> =>
+  save<SetOrder, { steps: number }>(context, 'set-order', SetOrder, input, async (tx, form) => {
     const order = form.order.map(({ pass, thread }) => ({ pass, thread }));
     const rows = await tx`
       update quilt set order_by_hand = ${order.length > 0 ? tx.json(order as never) : null}, version = version + 1
@@ -188,8 +189,8 @@ export class LogPass {
 }
 
 /** A pass is sewn: its minutes teach the hours, and its thread comes off the cones. */
-export const logPass = (input: unknown): Promise<Result<{ passesSewn: number }>> =>
-  save<LogPass, { passesSewn: number }>('log-pass', LogPass, input, async (tx, form) => {
+export const logPass = (context: Context, input: unknown): Promise<Result<{ passesSewn: number }>> =>
+  save<LogPass, { passesSewn: number }>(context, 'log-pass', LogPass, input, async (tx, form) => {
     const view = await readQuiltView(tx, form.quiltId);
     if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     const { quilt } = view;
@@ -235,8 +236,9 @@ export class PutOnFrame {
 }
 
 /** A quilt goes on the frame of its machine, or comes off. */
-export const putOnFrame = (input: unknown): Promise<Result<{ where: string }>> =>
+export const putOnFrame = (context: Context, input: unknown): Promise<Result<{ where: string }>> =>
   save<PutOnFrame, { where: string }>(
+    context,
     'put-on-frame',
     PutOnFrame,
     input,

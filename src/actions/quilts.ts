@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
-import type { Use, VisibilityWish } from '@/core/match/request';
+import { type Use, USES, VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
@@ -13,12 +13,11 @@ import { readMachine } from '@/data/machines';
 import { clientNamed, insertQuilt } from '@/data/quilts';
 import type { Sql } from '@/data/sql';
 import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, EachNum, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
-export const USES: readonly Use[] = ['bed', 'baby', 'wall', 'show', 'garment', 'other'];
-const WISHES: readonly VisibilityWish[] = ['sink', 'texture', 'show'];
 const KINDS = Object.keys(PLAN_LABEL) as PlanKind[];
 
 class ZoneCloth {
@@ -63,7 +62,7 @@ export class TakeIn {
   @ArrayUnique({ message: 'A feature stands twice.' })
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
   features!: string[];
-  @OneOf(WISHES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+  @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
   @OneOf(KINDS, 'Pick how it is laid out.') plan!: PlanKind;
   @Maybe() @Num(0.25, 60, 'The border, in inches,') borderIn?: number | null;
   @Maybe() @Whole(1, 40, 'Blocks across') columns?: number | null;
@@ -96,13 +95,14 @@ const sharesOf = (cloths: readonly ZoneCloth[]) => {
 };
 
 /** The talk at the counter becomes a quilt, with the zones its plan begins with. */
-export const takeIn = (input: unknown, today = new Date()): Promise<Result<{ id: string }>> =>
+export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<TakeIn, { id: string }>(
+    context,
     'take-in',
     TakeIn,
     input,
     async (tx, form) => {
-      const takenInOn = format(today, 'yyyy-MM-dd');
+      const takenInOn = format(context.now, 'yyyy-MM-dd');
       if (form.dueOn < takenInOn) return refuse('That day is past. Promise a day to come.', 'dueOn');
       const [widthIn, lengthIn] = [eighth(form.widthsIn), eighth(form.lengthsIn)];
       const machine = await readMachine(tx, form.machineId);
@@ -175,7 +175,7 @@ export class KeepZone {
   @Num(0.05, 200, 'The spacing, in inches,') spacingIn!: number;
   @Maybe() @Num(0.01, 100, 'The smallest curve, in inches,') smallestRadiusIn?: number | null;
   @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
-  @OneOf(WISHES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+  @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
   @IsArray({ message: 'Pick from the list.' })
   @ArrayUnique({ message: 'A feature stands twice.' })
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
@@ -188,8 +188,9 @@ export class KeepZone {
   fabrics!: ZoneCloth[];
 }
 
-export const keepZone = (input: unknown): Promise<Result<{ id: string }>> =>
+export const keepZone = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<KeepZone, { id: string }>(
+    context,
     'keep-zone',
     KeepZone,
     input,

@@ -7,8 +7,8 @@ import { readAllSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readCardCones } from '@/data/cones';
 import { readMachine } from '@/data/machines';
-import { readStudio } from '@/data/studio';
-import type { ChosenSetup, Cone, Fault, Quilt, Studio, Zone } from '@/data/types';
+import { readPreferences } from '@/data/preferences';
+import type { ChosenSetup, Cone, Fault, Quilt, Preferences, Zone } from '@/data/types';
 import { readAllZones } from '@/data/zones';
 import { planRequest, readSpeed, wholeMinutes } from './plan';
 import { type QuiltWork, quiltWork, sewnShare, spoolBands } from './quilt-work';
@@ -44,7 +44,7 @@ export interface HandLine {
 }
 
 export interface RackView {
-  studio: Studio;
+  preferences: Preferences;
   rails: Rail[];
   onFrame: (RackQuilt & { faults: Fault[] }) | null;
   hand: HandLine[];
@@ -76,8 +76,8 @@ export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting
 
 /** Everything on the Rack, worked out for a day. Null when there is no studio. */
 export async function readRackView(sql: Sql, today: Date): Promise<RackView | null> {
-  const [studio, quilts, zones, setups, shelf, openFaults, speed] = await Promise.all([
-    readStudio(sql),
+  const [preferences, quilts, zones, setups, shelf, openFaults, speed] = await Promise.all([
+    readPreferences(sql),
     readRack(sql),
     readAllZones(sql),
     readAllSetups(sql),
@@ -85,7 +85,7 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     readOpenFaults(sql),
     readSpeed(sql),
   ]);
-  if (!studio) return null;
+  if (!preferences) return null;
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const day = dayNumber(isoDay(today));
   const setupByZone = new Map(setups.map((s) => [s.zoneId, s]));
@@ -101,14 +101,22 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     const fill = sewnShare(quilt);
     for (const [id, m] of work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - fill));
     const machine = machines.get(quilt.machineId)!;
-    const request = planRequest({ quilt, zones: own, setups: setupByZone, cones, machine, studio, speed });
+    const request = planRequest({
+      quilt,
+      zones: own,
+      setups: setupByZone,
+      cones,
+      machine,
+      preferences,
+      speed,
+    });
     const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed).mid;
     return describe(quilt, own, work, minutes, fill, setupByZone, cones, day);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;
   return {
-    studio,
-    rails: railsOf(rack, studio, today),
+    preferences,
+    rails: railsOf(rack, preferences, today),
     onFrame: framed && { ...framed, faults: openFaults.filter((f) => f.quiltId === framed.quilt.id) },
     hand: needsYourHand(rack, setupByZone, shelf, wanted, openFaults),
   };
@@ -144,13 +152,17 @@ function describe(
 }
 
 /** This week (with what is overdue), next week, and later. Weeks begin on Monday. */
-export function railsOf(rack: readonly RackQuilt[], studio: Pick<Studio, 'dayHours'>, today: Date): Rail[] {
+export function railsOf(
+  rack: readonly RackQuilt[],
+  preferences: Pick<Preferences, 'dayHours'>,
+  today: Date,
+): Rail[] {
   const monday = startOfWeek(today, { weekStartsOn: 1 });
   const nextMonday = addWeeks(monday, 1);
   const laterMonday = addWeeks(monday, 2);
   const span = (from: Date) =>
     `${format(from, 'd MMM')} to ${format(endOfWeek(from, { weekStartsOn: 1 }), 'd MMM')}`;
-  const weekHours = studio.dayHours.reduce((a, b) => a + b, 0);
+  const weekHours = preferences.dayHours.reduce((a, b) => a + b, 0);
   // Days written yyyy-mm-dd stand in the order of their letters.
   const [next, later] = [isoDay(nextMonday), isoDay(laterMonday)];
   const due = (r: RackQuilt) => r.quilt.dueOn;

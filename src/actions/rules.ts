@@ -1,5 +1,10 @@
 import 'reflect-metadata';
+import { type Field, choiceWords, rangeWords } from '@/core/fields/field';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
   IsBoolean,
   IsDateString,
   IsIn,
@@ -78,3 +83,67 @@ export const Maybe = (): Rule => all(IsOptional());
 export const FormKey = (): Rule => Id('This form has lost its key. Reload the page; nothing was stored.');
 export const QuiltId = (): Rule => Id('This quilt is not known. Go back to the Rack.');
 export const Version = (): Rule => Whole(0, 1_000_000_000, 'The version this page showed');
+
+/** What a field's kind and range ask of what comes in, in the field's own words. */
+function rulesOf(f: Field): Rule[] {
+  const noun = f.noun ?? f.label;
+  switch (f.kind) {
+    case 'text':
+    case 'long':
+      return [
+        f.mayBeEmpty ? Text(f.most!) : Words(f.most!, f.ask ?? `${f.label}: give a text.`),
+        ...(f.kind === 'text'
+          ? [all(Matches(/^[^\r\n]*$/, { message: `${f.label}: keep it on one line.` }))]
+          : []),
+      ];
+    case 'number':
+    case 'inches':
+    case 'mm':
+      return [Num(...f.range!, noun)];
+    case 'whole':
+      return [Whole(...f.range!, noun)];
+    case 'choice':
+      return [
+        OneOf(
+          f.choices!.map((c) => c.value),
+          choiceWords(f),
+        ),
+      ];
+    case 'checks': {
+      const least = { message: `${f.label}: pick at least one.` };
+      return [
+        all(
+          IsArray(least),
+          ArrayMinSize(1, least),
+          ArrayUnique({ message: `${f.label}: one stands twice.` }),
+          IsIn(
+            f.choices!.map((c) => c.value),
+            { each: true, message: choiceWords(f) },
+          ),
+        ),
+      ];
+    }
+    case 'numbers': {
+      const size = { message: f.ask ?? rangeWords(f) };
+      return [
+        all(IsArray(size), ArrayMinSize(f.count![0], size), ArrayMaxSize(f.count![1], size)),
+        EachNum(...f.range!, noun),
+      ];
+    }
+    case 'yes':
+      return [Yes()];
+    case 'hex':
+      return [Hex()];
+  }
+}
+
+/** Puts the rules of a table of fields on a class of input, so that none of them is written twice. */
+export const Fields =
+  (fields: readonly Field[]) =>
+  (target: { prototype: object }): void => {
+    for (const f of fields) {
+      // The most basic rule is applied last, so that it is the one that speaks.
+      for (const rule of rulesOf(f).reverse()) rule(target.prototype, f.id);
+      if (f.optional) Maybe()(target.prototype, f.id);
+    }
+  };

@@ -1,6 +1,7 @@
 import { CoreError } from '@/core/notes';
 import { once } from '@/data/receipts';
-import { db, type Sql } from '@/data/sql';
+import type { Sql } from '@/data/sql';
+import type { Context } from './context';
 import { refuse, type Result } from './result';
 import { check } from './validate';
 
@@ -15,6 +16,7 @@ export const MEANWHILE =
  * (of the core, or of a constraint of the database) turned into words at its field.
  */
 export async function save<F extends { key: string }, T>(
+  context: Context,
   action: string,
   rules: new () => F,
   input: unknown,
@@ -26,9 +28,8 @@ export async function save<F extends { key: string }, T>(
   const form = checked.value;
   try {
     return await once<Result<T>>(
-      db(),
-      form.key,
-      action,
+      context.sql,
+      { key: form.key, action, actorId: context.actor.id },
       (tx) => act(tx, form),
       (answer) => answer.ok,
     );

@@ -11,8 +11,9 @@ import type { Sql } from '@/data/sql';
 import { readShelf } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readDrawer } from '@/data/needles';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { readZones } from '@/data/zones';
+import type { Context } from './context';
 import { matchRequest, onlyPair } from './zone-brief';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
@@ -61,16 +62,16 @@ export async function setupsForZone(
 ) {
   const quilt = await readQuilt(sql, quiltId);
   if (!quilt) return null;
-  const [zones, machine, shelf, drawer, studio] = await Promise.all([
+  const [zones, machine, shelf, drawer, preferences] = await Promise.all([
     readZones(sql, quiltId),
     readMachine(sql, quilt.machineId),
     readShelf(sql),
     readDrawer(sql),
-    readStudio(sql),
+    readPreferences(sql),
   ]);
   const zone = zones.find((z) => z.id === zoneId);
-  if (!zone || !studio) return null;
-  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }), limit, hold };
+  if (!zone || !preferences) return null;
+  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, preferences }), limit, hold };
   return match(pair ? onlyPair(request, pair) : request);
 }
 
@@ -126,12 +127,20 @@ export async function writeCard(
 }
 
 /** Writes a zone's setting card. A card that already stands with the same threads is kept, tests and all. */
-export const chooseSetup = (input: unknown): Promise<Result<{ setupId: string; version: number }>> =>
-  save<ChooseSetup, { setupId: string; version: number }>('choose-setup', ChooseSetup, input, (tx, form) =>
-    writeCard(tx, {
-      ...form,
-      hold: { nm: form.holdNm ?? undefined, spi: form.holdSpi ?? undefined },
-    }),
+export const chooseSetup = (
+  context: Context,
+  input: unknown,
+): Promise<Result<{ setupId: string; version: number }>> =>
+  save<ChooseSetup, { setupId: string; version: number }>(
+    context,
+    'choose-setup',
+    ChooseSetup,
+    input,
+    (tx, form) =>
+      writeCard(tx, {
+        ...form,
+        hold: { nm: form.holdNm ?? undefined, spi: form.holdSpi ?? undefined },
+      }),
   );
 
 const sameCard = (

@@ -8,16 +8,16 @@ import { tensionPosterior } from '@/core/tension/posterior';
 import type { Verdict } from '@/core/tension/probit';
 import { breakGf } from '@/core/thread/thread';
 import { readQuilt } from '@/data/quilts';
-import { once } from '@/data/receipts';
 import { readSetup } from '@/data/setups';
-import { db, type Sql } from '@/data/sql';
+import type { Sql } from '@/data/sql';
 import { readCone } from '@/data/cones';
 import { deleteProof, insertRound, readRounds, upsertProof } from '@/data/tests';
 import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
-import { check } from './validate';
+import { save } from './save';
 import { sandwichOf } from './zone-brief';
 
 const STEP = { message: 'Press one of the seven appearances.' };
@@ -127,48 +127,38 @@ export async function readSearch(
 }
 
 /** Stores a judged test stitch, and the proof when it ends the search. */
-export async function logTest(input: unknown): Promise<Result<{ n: number; done: boolean }>> {
-  const checked = await check(LogTest, input);
-  if (!checked.ok) return checked;
-  const form = checked.value;
-  const verdicts = Object.fromEntries(
-    Object.entries(form.verdicts ?? {}).filter(([, v]) => v != null),
-  ) as TestRound['verdicts'];
-  if (Object.keys(verdicts).length === 0)
-    return refuse('Say how at least one direction looks before storing the test.', 'verdicts');
-  return once<Result<{ n: number; done: boolean }>>(
-    db(),
-    form.key,
-    'log-test',
-    async (tx) => {
-      const setup = await readSetup(tx, form.zoneId);
-      if (!setup || setup.id !== form.setupId)
-        return conflict(
-          'This zone’s set-up was changed in another window. Nothing was stored: reload, and check what is on the machine.',
-        );
-      const round = {
-        id: uuidv7(),
-        setupId: setup.id,
-        n: form.n,
-        topGf: form.topGf,
-        bobbinGf: form.bobbinGf,
-        verdicts,
-        note: form.note,
-      };
-      if (form.n !== setup.rounds + 1 || !(await insertRound(tx, round)))
-        return conflict(
-          `Test ${form.n} was already stored from another window. Reload to see it; yours was not stored.`,
-        );
-      const search = await readSearch(tx, form.quiltId, form.zoneId, setup);
-      if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-      if (search.next.done) await upsertProof(tx, proofOf(setup, search, round.id));
-      else await deleteProof(tx, setup.id);
-      await tx`update quilt set step = 'test' where id = ${form.quiltId} and step in ('take-in', 'match')`;
-      return done({ n: form.n, done: search.next.done });
-    },
-    (answer) => answer.ok,
-  );
-}
+export const logTest = (context: Context, input: unknown): Promise<Result<{ n: number; done: boolean }>> =>
+  save<LogTest, { n: number; done: boolean }>(context, 'log-test', LogTest, input, async (tx, form) => {
+    const verdicts = Object.fromEntries(
+      Object.entries(form.verdicts ?? {}).filter(([, v]) => v != null),
+    ) as TestRound['verdicts'];
+    if (Object.keys(verdicts).length === 0)
+      return refuse('Say how at least one direction looks before storing the test.', 'verdicts');
+    const setup = await readSetup(tx, form.zoneId);
+    if (!setup || setup.id !== form.setupId)
+      return conflict(
+        'This zone’s set-up was changed in another window. Nothing was stored: reload, and check what is on the machine.',
+      );
+    const round = {
+      id: uuidv7(),
+      setupId: setup.id,
+      n: form.n,
+      topGf: form.topGf,
+      bobbinGf: form.bobbinGf,
+      verdicts,
+      note: form.note,
+    };
+    if (form.n !== setup.rounds + 1 || !(await insertRound(tx, round)))
+      return conflict(
+        `Test ${form.n} was already stored from another window. Reload to see it; yours was not stored.`,
+      );
+    const search = await readSearch(tx, form.quiltId, form.zoneId, setup);
+    if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
+    if (search.next.done) await upsertProof(tx, proofOf(setup, search, round.id));
+    else await deleteProof(tx, setup.id);
+    await tx`update quilt set step = 'test' where id = ${form.quiltId} and step in ('take-in', 'match')`;
+    return done({ n: form.n, done: search.next.done });
+  });
 
 /** What a finished search has proved, for the card and for learning. */
 export function proofOf(

@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { type WhatIf, whatWouldHaveToBeTrue } from '@/core/match/what-if';
-import { db } from '@/data/sql';
 import { readMachine } from '@/data/machines';
+import type { Context } from './context';
 import { readMatchSources, zoneRequest } from './match-sources';
 import { readQuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
@@ -30,14 +30,17 @@ export interface WhatIfAnswer extends Omit<WhatIf, 'ahead'> {
 }
 
 /** What would have to be true for a thread to be best in a zone. Reads only. */
-export async function askWhatIf(input: unknown): Promise<Result<WhatIfAnswer>> {
+export async function askWhatIf(context: Context, input: unknown): Promise<Result<WhatIfAnswer>> {
   const checked = await check(AskWhatIf, input);
   if (!checked.ok) return checked;
   const { quiltId, zoneId, topId, holdBobbinId, holdNm, holdSpi } = checked.value;
-  const [view, sources] = await Promise.all([readQuiltView(db(), quiltId), readMatchSources(db())]);
+  const [view, sources] = await Promise.all([
+    readQuiltView(context.sql, quiltId),
+    readMatchSources(context.sql),
+  ]);
   const zone = view?.zones.find((z) => z.id === zoneId);
   if (!view || !zone) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-  const machine = await readMachine(db(), view.quilt.machineId);
+  const machine = await readMachine(context.sql, view.quilt.machineId);
   const names = new Map(view.shelf.map((c) => [c.id, coneName(c)]));
   const request = {
     ...zoneRequest(view, zone, machine, sources),

@@ -3,6 +3,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
 import type { Machine } from '@/data/types';
+import type { Context } from './context';
 import { type MatchSources, withBobbins } from './match-sources';
 import type { QuiltView } from './quilt-view';
 import { done, type Result } from './result';
@@ -52,8 +53,8 @@ export class ChooseWhole {
 }
 
 /** Writes the setting cards of several zones at once: all of them, or none when one was changed meanwhile. */
-export const chooseWhole = (input: unknown): Promise<Result<{ cards: number }>> =>
-  save<ChooseWhole, { cards: number }>('choose-whole', ChooseWhole, input, async (tx, form) => {
+export const chooseWhole = (context: Context, input: unknown): Promise<Result<{ cards: number }>> =>
+  save<ChooseWhole, { cards: number }>(context, 'choose-whole', ChooseWhole, input, async (tx, form) => {
     for (const [i, card] of form.cards.entries()) {
       const written = await writeCard(tx, { quiltId: form.quiltId, ...card });
       if (!written.ok)

@@ -1,3 +1,4 @@
+import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import Papa from 'papaparse';
 import { COLUMNS, type ExchangeKind, guessMapping } from '@/core/exchange/columns';
@@ -7,7 +8,7 @@ import { find } from '@/data/find';
 import { readMachines } from '@/data/machines';
 import { readFitted, readNeedles } from '@/data/needles';
 import { insertShipped } from '@/data/shipped';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
 import { windBobbins } from './bobbins';
@@ -55,6 +56,7 @@ describe('cones', () => {
   test('several colours of one line in one go, and all or none', async () => {
     const { ids } = value(
       await addCones(
+        thisContext(),
         aLine({
           colours: [
             { colour: 'Kelp', hex: '#335544' },
@@ -71,9 +73,9 @@ describe('cones', () => {
       remainingSource: 'set',
     });
     const before = (await readAllCones(base.sql)).length;
-    expect(paths(await addCones(aLine({ colours: [{ colour: 'New' }, { colour: 'Foam' }] })))).toEqual([
-      'colour',
-    ]);
+    expect(
+      paths(await addCones(thisContext(), aLine({ colours: [{ colour: 'New' }, { colour: 'Foam' }] }))),
+    ).toEqual(['colour']);
     expect(await readAllCones(base.sql)).toHaveLength(before);
   });
   test.each([
@@ -87,7 +89,7 @@ describe('cones', () => {
     ['no line', { line: '  ' }, 'line'],
     ['the same colour twice', { colours: [{ colour: 'A' }, { colour: 'a' }] }, 'colours.1.colour'],
   ])('%s is refused at its field', async (_, part, path) => {
-    expect(paths(await addCones(aLine(part)))).toContain(path);
+    expect(paths(await addCones(thisContext(), aLine(part)))).toContain(path);
   });
   test('two windows: the second change is told', async () => {
     const c = await cone('Kelp');
@@ -100,8 +102,8 @@ describe('cones', () => {
       hex: '#335544',
     };
     delete (form as { colours?: unknown }).colours;
-    value(await editCone({ ...form, key: key(), notes: 'one' }));
-    expect(await editCone({ ...form, key: key(), notes: 'two' })).toMatchObject({
+    value(await editCone(thisContext(), { ...form, key: key(), notes: 'one' }));
+    expect(await editCone(thisContext(), { ...form, key: key(), notes: 'two' })).toMatchObject({
       ok: false,
       conflict: true,
     });
@@ -110,19 +112,21 @@ describe('cones', () => {
   test('weighing a cone gives its metres, and the ledger says how', async () => {
     const c = await cone('Kelp');
     const { remainingM } = value(
-      await countCone({ key: key(), id: c.id, how: 'weighed', grossG: 95, tareG: 41 }),
+      await countCone(thisContext(), { key: key(), id: c.id, how: 'weighed', grossG: 95, tareG: 41 }),
     );
     expect(remainingM).toBeCloseTo(2000, 6);
     expect(await cone('Kelp')).toMatchObject({ remainingSource: 'weighed', tareG: 41 });
     expect((await readConeUses(base.sql, c.id))[0]).toMatchObject({ why: 'weighed' });
-    expect(paths(await countCone({ key: key(), id: c.id, how: 'weighed', grossG: 20 }))).toEqual(['grossG']);
+    expect(
+      paths(await countCone(thisContext(), { key: key(), id: c.id, how: 'weighed', grossG: 20 })),
+    ).toEqual(['grossG']);
   });
   test('many at once, and put away is never deleted', async () => {
     const ids = [(await cone('Kelp')).id, (await cone('Foam')).id];
-    expect(value(await editMany({ key: key(), ids, place: 'attic' })).count).toBe(2);
-    value(await editMany({ key: key(), ids: [ids[1]], archive: 'away' }));
+    expect(value(await editMany(thisContext(), { key: key(), ids, place: 'attic' })).count).toBe(2);
+    value(await editMany(thisContext(), { key: key(), ids: [ids[1]], archive: 'away' }));
     expect((await cone('Foam')).archivedAt).not.toBeNull();
-    value(await editMany({ key: key(), ids: [ids[1]], archive: 'back' }));
+    value(await editMany(thisContext(), { key: key(), ids: [ids[1]], archive: 'back' }));
     expect(await cone('Foam')).toMatchObject({ archivedAt: null, place: 'attic' });
   });
 });
@@ -131,47 +135,57 @@ describe('bobbins and needles', () => {
   test('winding takes metres off the cone, never more than there are', async () => {
     const [machine] = await readMachines(base.sql);
     const c = await cone('Kelp');
-    const form = { threadId: c.id, machineId: machine!.id, kind: 'wound', count: 3, metresEach: 100 };
-    expect(value(await windBobbins({ ...form, key: key() })).metres).toBe(300);
+    const form = { coneId: c.id, machineId: machine!.id, kind: 'wound', count: 3, metresEach: 100 };
+    expect(value(await windBobbins(thisContext(), { ...form, key: key() })).metres).toBe(300);
     expect((await cone('Kelp')).remainingM).toBeCloseTo(1700, 6);
     expect(await cone('Kelp')).toMatchObject({ remainingSource: 'logged' });
-    expect(paths(await windBobbins({ ...form, key: key(), count: 400 }))).toEqual(['count']);
-    value(await windBobbins({ ...form, key: key(), kind: 'prewound', count: 2, metresEach: null }));
+    expect(paths(await windBobbins(thisContext(), { ...form, key: key(), count: 400 }))).toEqual(['count']);
+    value(
+      await windBobbins(thisContext(), { ...form, key: key(), kind: 'prewound', count: 2, metresEach: null }),
+    );
     expect((await cone('Kelp')).remainingM).toBeCloseTo(1700, 6);
   });
   test('a needle comes out of the drawer once, and its stitches count', async () => {
     const [machine] = await readMachines(base.sql);
     const kind = { nm: 65, eye: 'standard', point: 'sharp', coated: true } as const;
-    value(await keepNeedles({ key: key(), ...kind, stock: 1 }));
+    value(await keepNeedles(thisContext(), { key: key(), ...kind, stock: 1 }));
     const form = { ...kind, machineId: machine!.id };
     const twice = { ...form, key: key() };
-    value(await changeNeedle(twice));
-    value(await changeNeedle(twice));
+    value(await changeNeedle(thisContext(), twice));
+    value(await changeNeedle(thisContext(), twice));
     expect((await readNeedles(base.sql)).find((n) => n.nm === 65)!.stock).toBe(0);
-    expect(paths(await changeNeedle({ ...form, key: key() }))).toEqual(['nm']);
-    value(await sewStitches({ key: key(), machineId: machine!.id, stitches: 1200 }));
+    expect(paths(await changeNeedle(thisContext(), { ...form, key: key() }))).toEqual(['nm']);
+    value(await sewStitches(thisContext(), { key: key(), machineId: machine!.id, stitches: 1200 }));
     const fitted = (await readFitted(base.sql)).filter((f) => f.machineId === machine!.id);
     expect(fitted).toHaveLength(1);
     expect(fitted[0]).toMatchObject({ nm: 65, stitches: 1200, life: 750_000 });
-    expect(paths(await keepNeedles({ key: key(), ...kind, nm: 97, stock: 1 }))).toContain('nm');
+    expect(paths(await keepNeedles(thisContext(), { key: key(), ...kind, nm: 97, stock: 1 }))).toContain(
+      'nm',
+    );
   });
 });
 
 describe('cloths, rulers, machines, calibrations', () => {
   test('names are the studio’s own and told apart; shipped kinds cannot be changed', async () => {
     const form = { key: key(), version: 0, name: 'Gale batik', notes: '', kind: 'batik', hex: '#102030' };
-    const { id } = value(await keepFabric(form));
-    expect(paths(await keepFabric({ ...form, key: key() }))).toEqual(['name']);
+    const { id } = value(await keepFabric(thisContext(), form));
+    expect(paths(await keepFabric(thisContext(), { ...form, key: key() }))).toEqual(['name']);
     const shipped = (await readFabrics(base.sql)).find((f) => f.shipped)!;
     expect(
-      await keepFabric({ ...form, key: key(), id: shipped.id, version: shipped.version, name: 'Mine now' }),
+      await keepFabric(thisContext(), {
+        ...form,
+        key: key(),
+        id: shipped.id,
+        version: shipped.version,
+        name: 'Mine now',
+      }),
     ).toMatchObject({ ok: false });
-    value(await putAway({ key: key(), id, what: 'fabric', away: true }));
+    value(await putAway(thisContext(), { key: key(), id, what: 'fabric', away: true }));
     expect((await readFabrics(base.sql)).some((f) => f.id === id)).toBe(false);
   });
   test('a batting’s own rating is kept; an arc needs its radius', async () => {
     value(
-      await keepBatting({
+      await keepBatting(thisContext(), {
         key: key(),
         version: 0,
         name: 'Stoat',
@@ -185,18 +199,18 @@ describe('cloths, rulers, machines, calibrations', () => {
     );
     expect((await readBattings(base.sql)).find((b) => b.name === 'Stoat')).toMatchObject({ maxGapIn: 3.94 });
     const ruler = { key: key(), version: 0, name: 'Arc', notes: '', shape: 'arc', thicknessMm: 6 };
-    expect(paths(await keepRuler(ruler))).toEqual(['radiusIn']);
-    value(await keepRuler({ ...ruler, key: key(), radiusIn: 4 }));
+    expect(paths(await keepRuler(thisContext(), ruler))).toEqual(['radiusIn']);
+    value(await keepRuler(thisContext(), { ...ruler, key: key(), radiusIn: 4 }));
   });
   test('a machine of impossible ranges is refused at the field', async () => {
     const [m] = await readMachines(base.sql);
     const { id: _id, version: _version, ...fields } = m!;
     const form = (part: object) => ({ ...fields, key: key(), version: 0, name: 'Second', ...part });
-    expect(paths(await keepMachine(form({ minSpi: 12, maxSpi: 6 })))).toEqual(['maxSpi']);
-    expect(paths(await keepMachine(form({ deadIn: 30 })))).toEqual(['deadIn']);
-    expect(paths(await keepMachine(form({ bobbinCoreMm: 30 })))).toEqual(['bobbinCoreMm']);
-    expect(paths(await keepMachine(form({ modes: [] })))).toContain('modes');
-    value(await keepMachine(form({})));
+    expect(paths(await keepMachine(thisContext(), form({ minSpi: 12, maxSpi: 6 })))).toEqual(['maxSpi']);
+    expect(paths(await keepMachine(thisContext(), form({ deadIn: 30 })))).toEqual(['deadIn']);
+    expect(paths(await keepMachine(thisContext(), form({ bobbinCoreMm: 30 })))).toEqual(['bobbinCoreMm']);
+    expect(paths(await keepMachine(thisContext(), form({ modes: [] })))).toContain('modes');
+    value(await keepMachine(thisContext(), form({})));
     expect(await readMachines(base.sql)).toHaveLength(2);
   });
   test('a falling curve is no calibration', async () => {
@@ -206,9 +220,11 @@ describe('cloths, rulers, machines, calibrations', () => {
       { mark: 1, value: 90 },
       { mark: 2, value: 40 },
     ];
-    expect(paths(await calibrate({ ...form, key: key(), points: falling }))).toEqual(['points']);
+    expect(paths(await calibrate(thisContext(), { ...form, key: key(), points: falling }))).toEqual([
+      'points',
+    ]);
     value(
-      await calibrate({
+      await calibrate(thisContext(), {
         ...form,
         key: key(),
         points: [...falling].reverse().map((p, i) => ({ ...p, mark: i })),
@@ -219,13 +235,13 @@ describe('cloths, rulers, machines, calibrations', () => {
 
 describe('schools', () => {
   test('change the answer of the match', async () => {
-    const studio = (await readStudio(base.sql))!;
-    const { version, ...settings } = studio;
+    const preferences = (await readPreferences(base.sql))!;
+    const { version, ...settings } = preferences;
     const [zone] = await base.sql<{ id: string; quiltId: string }[]>`select id, quilt_id from zone limit 1`;
     const best = async () => (await setupsForZone(base.sql, zone!.quiltId, zone!.id, 1))!.setups[0]!;
     const first = await best();
     value(
-      await setPreferences({
+      await setPreferences(thisContext(), {
         ...settings,
         key: key(),
         version,
@@ -240,7 +256,7 @@ describe('schools', () => {
     expect(second).not.toEqual(first);
     expect(
       paths(
-        await setPreferences({
+        await setPreferences(thisContext(), {
           ...settings,
           key: key(),
           version: version + 1,
@@ -249,8 +265,10 @@ describe('schools', () => {
         }),
       ),
     ).toEqual(['oneNeedleNm']);
-    expect(await setPreferences({ ...settings, key: key(), version })).toMatchObject({ conflict: true });
-    value(await setPreferences({ ...settings, key: key(), version: version + 1 }));
+    expect(await setPreferences(thisContext(), { ...settings, key: key(), version })).toMatchObject({
+      conflict: true,
+    });
+    value(await setPreferences(thisContext(), { ...settings, key: key(), version: version + 1 }));
   });
 });
 
@@ -275,29 +293,27 @@ describe('CSV in and out', () => {
     'Line,Colour,Hex,Fibre,Label\nGale,Storm,#445566,cotton,50/3\nGale,Dawn,,cotton,Tex 30\nGale,Dusk,red,cotton,Tex 30\n';
   test('all or nothing, then the good rows, then taken back', async () => {
     const before = (await readAllCones(base.sql)).length;
-    expect(paths(await importFile(fileOf('threads', csv)))).toEqual(['rows']);
+    expect(paths(await importFile(thisContext(), fileOf('cones', csv)))).toEqual(['rows']);
     expect(await readAllCones(base.sql)).toHaveLength(before);
-    const done = value(await importFile(fileOf('threads', csv, { take: 'good' })));
+    const done = value(await importFile(thisContext(), fileOf('cones', csv, { take: 'good' })));
     expect(done).toMatchObject({ stored: 2, left: 1 });
-    expect((await importHints('threads', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping).toEqual([
-      'line',
-      'colour',
-      'hex',
-      'fibre',
-      'label',
-    ]);
-    const taken = value(await undoImported({ key: key(), batchId: done.batchId }));
+    expect(
+      (await importHints(thisContext(), 'cones', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping,
+    ).toEqual(['line', 'colour', 'hex', 'fibre', 'label']);
+    const taken = value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }));
     expect(taken).toEqual({ removed: 2, putAway: 0 });
     expect(await readAllCones(base.sql)).toHaveLength(before);
-    expect(await undoImported({ key: key(), batchId: done.batchId })).toMatchObject({ conflict: true });
+    expect(await undoImported(thisContext(), { key: key(), batchId: done.batchId })).toMatchObject({
+      conflict: true,
+    });
   });
   test('what an import brought and a quilt uses is put away, not removed', async () => {
     const [zone] = await base.sql<{ id: string; quiltId: string; n: number }[]>`
       select z.id, z.quilt_id, coalesce((select max(version) from setup s where s.zone_id = z.id), 0) as n from zone z limit 1`;
-    const done = value(await importFile(fileOf('threads', csv, { take: 'good' })));
+    const done = value(await importFile(thisContext(), fileOf('cones', csv, { take: 'good' })));
     const [storm] = (await readAllCones(base.sql)).filter((c) => c.colour === 'Storm');
     value(
-      await chooseSetup({
+      await chooseSetup(thisContext(), {
         key: key(),
         quiltId: zone!.quiltId,
         zoneId: zone!.id,
@@ -306,14 +322,14 @@ describe('CSV in and out', () => {
         seenVersion: zone!.n,
       }),
     );
-    expect(value(await undoImported({ key: key(), batchId: done.batchId }))).toEqual({
+    expect(value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }))).toEqual({
       removed: 1,
       putAway: 1,
     });
   });
   test('formulas in cells come out as text and go in again as they were', async () => {
     value(
-      await keepFabric({
+      await keepFabric(thisContext(), {
         key: key(),
         version: 0,
         name: '=1+1',
@@ -326,20 +342,24 @@ describe('CSV in and out', () => {
     expect(out).toContain("'=1+1");
     expect(out).toContain("'@cmd");
     await base.sql`update fabric set name = 'gone', notes = '' where name = '=1+1'`;
-    value(await importFile(fileOf('fabrics', out, { take: 'good' })));
+    value(await importFile(thisContext(), fileOf('fabrics', out, { take: 'good' })));
     expect((await readFabrics(base.sql)).find((f) => f.name === '=1+1')).toMatchObject({ notes: '@cmd' });
   });
   test('a mapping without what is needed, rows that are no rows, too many rows', async () => {
     expect(
-      paths(await importFile(fileOf('threads', csv, { mapping: ['line', null, null, null, null] }))),
+      paths(
+        await importFile(thisContext(), fileOf('cones', csv, { mapping: ['line', null, null, null, null] })),
+      ),
     ).toEqual(['mapping']);
-    expect(paths(await importFile(fileOf('threads', csv, { rows: [[1, 2]] })))).toEqual(['rows']);
-    expect(paths(await importFile(fileOf('threads', csv, { rows: Array(20_001).fill(['a']) })))).toContain(
+    expect(paths(await importFile(thisContext(), fileOf('cones', csv, { rows: [[1, 2]] })))).toEqual([
       'rows',
-    );
+    ]);
+    expect(
+      paths(await importFile(thisContext(), fileOf('cones', csv, { rows: Array(20_001).fill(['a']) }))),
+    ).toContain('rows');
   });
   test('every kind goes out under our own header', async () => {
-    for (const kind of ['threads', 'battings', 'fabrics', 'needles'] as const) {
+    for (const kind of ['cones', 'battings', 'fabrics', 'needles'] as const) {
       const [header] = Papa.parse<string[]>(await exportCsv(base.sql, kind)).data;
       expect(header).toEqual(COLUMNS[kind].map((c) => c.label));
     }
@@ -360,10 +380,10 @@ describe('a whole workroom', () => {
     const other = await testDatabase('workroom_again');
     try {
       await insertShipped(other.sql);
-      value(await importWorkroom({ key: key(), text: JSON.stringify(before) }));
+      value(await importWorkroom(thisContext(), { key: key(), text: JSON.stringify(before) }));
       expect(await exportWorkroom(other.sql)).toEqual(JSON.parse(JSON.stringify(before)));
       // Once more changes nothing.
-      value(await importWorkroom({ key: key(), text: JSON.stringify(before) }));
+      value(await importWorkroom(thisContext(), { key: key(), text: JSON.stringify(before) }));
       expect(await exportWorkroom(other.sql)).toEqual(JSON.parse(JSON.stringify(before)));
     } finally {
       await other.end();
@@ -376,14 +396,16 @@ describe('a whole workroom', () => {
     ['another program’s file', '{"format":"x"}', /not a workroom/],
     ['a newer program’s file', '{"format":"tidy-spool-workroom","version":9}', /newer/],
   ])('%s is refused in words', async (_, text, words) => {
-    const r = await importWorkroom({ key: key(), text });
+    const r = await importWorkroom(thisContext(), { key: key(), text });
     expect(!r.ok && r.problems[0]!.message).toMatch(words);
   });
   test('a bad entry is named by its place and nothing is stored', async () => {
     const doc = JSON.parse(JSON.stringify(await exportWorkroom(base.sql)));
-    doc.threads[3].tex = -1;
+    doc.cones[3].tex = -1;
     doc.machines[0].name = 'Renamed';
-    expect(paths(await importWorkroom({ key: key(), text: JSON.stringify(doc) }))).toEqual(['threads.3.tex']);
+    expect(paths(await importWorkroom(thisContext(), { key: key(), text: JSON.stringify(doc) }))).toEqual([
+      'cones.3.tex',
+    ]);
     expect((await readMachines(base.sql)).some((m) => m.name === 'Renamed')).toBe(false);
   });
 });
@@ -393,7 +415,7 @@ describe('taking in', () => {
     const [fabric] = await readFabrics(base.sql);
     const [batting] = await readBattings(base.sql);
     const [machine] = await readMachines(base.sql);
-    const intakeId = value(await beginIntake({ key: key() })).id;
+    const intakeId = value(await beginIntake(thisContext(), { key: key() })).id;
     const form = {
       key: key(),
       intakeId,
@@ -420,14 +442,25 @@ describe('taking in', () => {
       sashIn: 1,
     };
     const at = new Date('2026-11-25T10:00:00Z');
-    expect(paths(await takeIn({ ...form, key: key(), dueOn: '2026-11-24' }, at))).toEqual(['dueOn']);
-    expect(paths(await takeIn({ ...form, key: key(), dueOn: 'soon' }, at))).toEqual(['dueOn']);
-    expect(paths(await takeIn({ ...form, key: key(), borderIn: 25 }, at))).toEqual(['borderIn']);
     expect(
-      paths(await takeIn({ ...form, key: key(), widthsIn: [190, 190, 190], lengthsIn: [190, 190, 190] }, at)),
+      paths(await takeIn({ ...thisContext(), now: at }, { ...form, key: key(), dueOn: '2026-11-24' })),
+    ).toEqual(['dueOn']);
+    expect(
+      paths(await takeIn({ ...thisContext(), now: at }, { ...form, key: key(), dueOn: 'soon' })),
+    ).toEqual(['dueOn']);
+    expect(paths(await takeIn({ ...thisContext(), now: at }, { ...form, key: key(), borderIn: 25 }))).toEqual(
+      ['borderIn'],
+    );
+    expect(
+      paths(
+        await takeIn(
+          { ...thisContext(), now: at },
+          { ...form, key: key(), widthsIn: [190, 190, 190], lengthsIn: [190, 190, 190] },
+        ),
+      ),
     ).toEqual(['machineId']);
-    const { id } = value(await takeIn(form, at));
-    expect(await takeIn({ ...form, key: key() }, at)).toMatchObject({ ok: false });
+    const { id } = value(await takeIn({ ...thisContext(), now: at }, form));
+    expect(await takeIn({ ...thisContext(), now: at }, { ...form, key: key() })).toMatchObject({ ok: false });
     expect(await base.sql`select 1 from quilt where name = 'Second Light'`).toHaveLength(1);
     const zones = await readZones(base.sql, id);
     expect(zones.map((z) => z.name)).toEqual(['Border', 'Corners', 'Blocks', 'Sashing']);
@@ -448,13 +481,13 @@ describe('taking in', () => {
         { fabricId: fabric!.id, hex: '#445566', share: 0.5 },
       ],
     };
-    value(await keepZone(change));
+    value(await keepZone(thisContext(), change));
     expect((await readZones(base.sql, id))[2]).toMatchObject({
       name: 'Stars',
       technique: 'feathers',
       features: ['full-area'],
     });
-    expect(await keepZone({ ...change, key: key() })).toMatchObject({ conflict: true });
-    expect(paths(await keepZone({ ...change, key: key(), fabrics: [] }))).toContain('fabrics');
+    expect(await keepZone(thisContext(), { ...change, key: key() })).toMatchObject({ conflict: true });
+    expect(paths(await keepZone(thisContext(), { ...change, key: key(), fabrics: [] }))).toContain('fabrics');
   });
 });

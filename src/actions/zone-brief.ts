@@ -1,7 +1,7 @@
 import { areaOf } from '@/core/geometry/polygon';
 import type { MatchNeedle, MatchRequest, MatchThread, MatchZone } from '@/core/match/request';
 import type { Sandwich } from '@/core/sandwich/sandwich';
-import type { Cone, DrawerNeedle, Machine, Quilt, Studio, Zone } from '@/data/types';
+import type { Cone, DrawerNeedle, Machine, Quilt, Preferences, Zone } from '@/data/types';
 
 /** A stored zone as the core sees it. */
 export const zoneForCore = (
@@ -36,9 +36,9 @@ export const coneName = (cone: Pick<Cone, 'line' | 'colour'>) => `${cone.line} $
 export function matchRequest(
   zone: Zone,
   quilt: Quilt,
-  at: { machine: Machine; shelf: readonly Cone[]; drawer: readonly DrawerNeedle[]; studio: Studio },
+  at: { machine: Machine; shelf: readonly Cone[]; drawer: readonly DrawerNeedle[]; preferences: Preferences },
 ): MatchRequest {
-  const { machine, shelf, drawer, studio } = at;
+  const { machine, shelf, drawer, preferences } = at;
   return {
     zone: zoneForCore(zone, quilt),
     machine: {
@@ -46,13 +46,13 @@ export function matchRequest(
       bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
     },
     threads: shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
-    needles: needlesFor(drawer, studio),
+    needles: needlesFor(drawer, preferences),
     preferences: {
-      bobbin: studio.bobbinSchool,
-      labelRule: studio.labelRule,
-      modeRule: studio.modeRule,
-      floorSpi: studio.floorSpi,
-      oneSpi: studio.spiSchool === 'one' ? (studio.oneSpi ?? undefined) : undefined,
+      bobbin: preferences.bobbinSchool,
+      labelRule: preferences.labelRule,
+      modeRule: preferences.modeRule,
+      floorSpi: preferences.floorSpi,
+      oneSpi: preferences.spiSchool === 'one' ? (preferences.oneSpi ?? undefined) : undefined,
     },
   };
 }
@@ -70,9 +70,10 @@ const asMatchThread = (c: Cone): MatchThread => ({
 });
 
 /** The drawer, or the one trusted size of a studio that keeps to one (when it owns it). */
-function needlesFor(drawer: readonly DrawerNeedle[], studio: Studio): MatchNeedle[] {
+function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): MatchNeedle[] {
   const pick = drawer.map(({ nm, eye, point }) => ({ nm, eye, point }));
-  const trusted = studio.needleSchool === 'one' ? pick.filter((n) => n.nm === studio.oneNeedleNm) : [];
+  const trusted =
+    preferences.needleSchool === 'one' ? pick.filter((n) => n.nm === preferences.oneNeedleNm) : [];
   return trusted.length > 0 ? trusted : pick;
 }
 

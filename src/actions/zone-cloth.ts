@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { fabrics } from '@/core/tables/fabrics';
 import { insertFabric } from '@/data/cloths';
 import { readZones, recolourZone, repointCloth } from '@/data/zones';
+import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Hex, Id, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
 import { MEANWHILE, save } from './save';
@@ -31,8 +32,8 @@ export class RecolourZone {
 }
 
 /** Gives the cloths of a zone the colours seen on a photograph or a swatch, and their shares of its area. */
-export const recolour = (input: unknown): Promise<Result<{ colours: number }>> =>
-  save<RecolourZone, { colours: number }>('recolour-zone', RecolourZone, input, async (tx, form) => {
+export const recolour = (context: Context, input: unknown): Promise<Result<{ colours: number }>> =>
+  save<RecolourZone, { colours: number }>(context, 'recolour-zone', RecolourZone, input, async (tx, form) => {
     const zone = (await readZones(tx, form.quiltId)).find((z) => z.id === form.zoneId);
     if (!zone) return refuse(GONE, 'zoneId');
     if (zone.version !== form.version) return conflict(MEANWHILE);
@@ -63,8 +64,9 @@ export class NameCloth {
  * An unknown cloth is found to be most like a known kind: the studio keeps a cloth of its own of that kind, with
  * the description, and the zone lies on it. The shipped “unknown” stays what it is.
  */
-export const nameCloth = (input: unknown): Promise<Result<{ fabricId: string }>> =>
+export const nameCloth = (context: Context, input: unknown): Promise<Result<{ fabricId: string }>> =>
   save<NameCloth, { fabricId: string }>(
+    context,
     'name-cloth',
     NameCloth,
     input,

@@ -3,7 +3,7 @@ import { readRackView } from '@/actions/rack';
 import { db } from '@/data/sql';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
-import { ShownKey } from '@/ui/kit/Shown';
+import { SourceKey } from '@/ui/kit/Sourced';
 import { HandList } from '@/ui/rack/HandList';
 import { OnFrame } from '@/ui/rack/OnFrame';
 import { RackRail } from '@/ui/rack/RackRail';
@@ -34,11 +34,11 @@ export default async function RackPage() {
   return (
     <div className="grid min-h-[calc(100dvh-60px)] lg:grid-cols-[minmax(0,1fr)_minmax(360px,444px)]">
       <div className="px-6 pt-3">
-        <h1 className="sr-only">The Rack of {view.studio.name}</h1>
+        <h1 className="sr-only">The Rack of {view.preferences.name}</h1>
         {view.rails.map((r) => (
           <RackRail key={r.title} rail={r} />
         ))}
-        <ShownKey className="pb-3" />
+        <SourceKey className="pb-3" />
       </div>
       <aside className="border-l bg-cloth px-5 pt-4">
         <div className="flex items-baseline justify-between">

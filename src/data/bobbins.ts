@@ -2,19 +2,19 @@ import type { Sql } from './sql';
 import type { BobbinStock } from './types';
 
 export const readBobbins = (sql: Sql): Promise<BobbinStock[]> => sql<BobbinStock[]>`
-  select b.id, b.thread_id, t.line, t.colour, t.hex, t.tex, t.fibre, b.kind, b.metres_each, b.count, b.version
-  from bobbin_stock b join thread t on t.id = b.thread_id
+  select b.id, b.cone_id, t.line, t.colour, t.hex, t.tex, t.fibre, b.kind, b.metres_each, b.count, b.version
+  from bobbin_stock b join cone t on t.id = b.cone_id
   where b.count > 0 order by t.line, t.colour, b.kind, b.metres_each desc`;
 
 /** Puts bobbins on the tray, added to those of the same thread, kind and length. */
 export const addBobbins = (
   sql: Sql,
   id: string,
-  b: Pick<BobbinStock, 'threadId' | 'kind' | 'metresEach' | 'count'>,
+  b: Pick<BobbinStock, 'coneId' | 'kind' | 'metresEach' | 'count'>,
 ) => sql`
-  insert into bobbin_stock (id, thread_id, kind, metres_each, count)
-  values (${id}, ${b.threadId}, ${b.kind}, ${b.metresEach}, ${b.count})
-  on conflict (thread_id, kind, metres_each) do update
+  insert into bobbin_stock (id, cone_id, kind, metres_each, count)
+  values (${id}, ${b.coneId}, ${b.kind}, ${b.metresEach}, ${b.count})
+  on conflict (cone_id, kind, metres_each) do update
     set count = bobbin_stock.count + excluded.count, version = bobbin_stock.version + 1`;
 
 export async function updateBobbinCount(

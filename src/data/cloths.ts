@@ -1,26 +1,20 @@
+import { BATTING, FABRIC } from '@/core/fields/cloth';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { StudioBatting, StudioFabric } from './types';
 
-export const FABRIC_FIELDS = ['name', 'kind', 'hex', 'notes'] as const;
-export type FabricFields = Pick<StudioFabric, (typeof FABRIC_FIELDS)[number]>;
-export const BATTING_FIELDS = [
-  'name',
-  'kind',
-  'loftMm',
-  'maxGapIn',
-  'ratingText',
-  'shrinkPct',
-  'notes',
-] as const;
-export type BattingFields = Pick<StudioBatting, (typeof BATTING_FIELDS)[number]>;
+export type FabricFields = Omit<StudioFabric, 'id' | 'shipped' | 'version'>;
+export const FABRIC_FIELDS = columnsOf<FabricFields>(FABRIC);
+export type BattingFields = Omit<StudioBatting, 'id' | 'shipped' | 'version'>;
+export const BATTING_FIELDS = columnsOf<BattingFields>(BATTING);
 
 /** The studio's own fabrics first, then the kinds that ship. */
 export const readFabrics = (sql: Sql): Promise<StudioFabric[]> => sql<StudioFabric[]>`
-  select ${sql([...FABRIC_FIELDS, 'id', 'shipped', 'version'])} from fabric
+  select ${sql([...FABRIC_FIELDS, 'id', 'shipped', 'version'] as string[])} from fabric
   where archived_at is null order by shipped, name`;
 
 export const readBattings = (sql: Sql): Promise<StudioBatting[]> => sql<StudioBatting[]>`
-  select ${sql([...BATTING_FIELDS, 'id', 'shipped', 'version'])} from batting
+  select ${sql([...BATTING_FIELDS, 'id', 'shipped', 'version'] as string[])} from batting
   where archived_at is null order by shipped, name`;
 
 export const insertFabric = (sql: Sql, id: string, fields: FabricFields, shipped = false) => sql`

@@ -1,33 +1,20 @@
+import { CONE } from '@/core/fields/cone';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Cone, ConeUse } from './types';
 
-export const CONE_FIELDS = [
-  'line',
-  'colour',
-  'hex',
-  'fibre',
-  'label',
-  'tex',
-  'texBasis',
-  'role',
-  'needleMinNm',
-  'needleMaxNm',
-  'sheen',
-  'fullG',
-  'fullM',
-  'tareG',
-  'place',
-  'notes',
-  'price',
-] as const;
-export type ConeFields = Pick<Cone, (typeof CONE_FIELDS)[number]>;
+export type ConeFields = Omit<
+  Cone,
+  'id' | 'remainingM' | 'remainingSource' | 'remainingAt' | 'archivedAt' | 'version'
+>;
+export const CONE_FIELDS = columnsOf<ConeFields>(CONE);
 
 const selectCone = (sql: Sql) => sql`
-  select ${sql([...CONE_FIELDS, 'id', 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt', 'version'])}
-  from thread`;
+  select ${sql([...CONE_FIELDS, 'id', 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt', 'version'] as string[])}
+  from cone`;
 
 const onACard = (sql: Sql) => sql`
-  exists (select 1 from setup s where s.top_id = thread.id or s.bobbin_id = thread.id)`;
+  exists (select 1 from setup s where s.top_id = cone.id or s.bobbin_id = cone.id)`;
 
 /** Every cone in use, and any put away that a standing card still names; by line and colour. */
 export const readShelf = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
@@ -53,7 +40,7 @@ export async function insertCone(
   remaining: { m: number; source: NonNullable<Cone['remainingSource']> } | null,
 ): Promise<void> {
   await sql`
-    insert into thread ${sql({ ...fields, id }, 'id', ...CONE_FIELDS)}`;
+    insert into cone ${sql({ ...fields, id }, 'id', ...CONE_FIELDS)}`;
   if (remaining) await setRemaining(sql, id, remaining.m, remaining.source, '');
 }
 
@@ -64,14 +51,14 @@ export async function updateCone(
   version: number,
 ): Promise<boolean> {
   const rows = await sql`
-    update thread set ${sql(fields, ...CONE_FIELDS)}, version = version + 1
+    update cone set ${sql(fields, ...CONE_FIELDS)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }
 
 /** Puts a cone away, or takes it out again; never deletes it. */
 export const setConeArchived = (sql: Sql, ids: readonly string[], away: boolean) => sql`
-  update thread set archived_at = ${away ? new Date() : null}, version = version + 1
+  update cone set archived_at = ${away ? new Date() : null}, version = version + 1
   where id = any(${ids as string[]}) and (archived_at is null) = ${away}`;
 
 /** What was counted on a cone, by the scale or by eye; the ledger keeps both the count and the change. */
@@ -83,11 +70,11 @@ export async function setRemaining(
   note: string,
 ): Promise<void> {
   await sql`
-    insert into cone_use (id, thread_id, metres, why, left_m, note)
+    insert into cone_use (id, cone_id, metres, why, left_m, note)
     select gen_random_uuid(), id, ${m} - coalesce(remaining_m, ${m}), ${source === 'logged' ? 'set' : source}, ${m}, ${note}
-    from thread where id = ${id}`;
+    from cone where id = ${id}`;
   await sql`
-    update thread set remaining_m = ${m}, remaining_source = ${source}, remaining_at = now(), version = version + 1
+    update cone set remaining_m = ${m}, remaining_source = ${source}, remaining_at = now(), version = version + 1
     where id = ${id}`;
 }
 
@@ -100,16 +87,16 @@ export async function takeMetres(
   note: string,
 ): Promise<void> {
   await sql`
-    insert into cone_use (id, thread_id, metres, why, left_m, note)
+    insert into cone_use (id, cone_id, metres, why, left_m, note)
     select gen_random_uuid(), id, ${-metres}, ${why}, greatest(0, remaining_m - ${metres}), ${note}
-    from thread where id = ${id}`;
+    from cone where id = ${id}`;
   await sql`
-    update thread set remaining_m = greatest(0, remaining_m - ${metres}), remaining_at = now(),
+    update cone set remaining_m = greatest(0, remaining_m - ${metres}), remaining_at = now(),
       remaining_source = case when remaining_m is null then null else 'logged' end, version = version + 1
     where id = ${id}`;
 }
 
 /** The newest entries of a cone's ledger. */
-export const readConeUses = (sql: Sql, threadId: string, limit = 20): Promise<ConeUse[]> => sql<ConeUse[]>`
+export const readConeUses = (sql: Sql, coneId: string, limit = 20): Promise<ConeUse[]> => sql<ConeUse[]>`
   select id, metres, why, left_m, note, at from cone_use
-  where thread_id = ${threadId} order by at desc, id limit ${limit}`;
+  where cone_id = ${coneId} order by at desc, id limit ${limit}`;

@@ -1,5 +1,6 @@
 import type { Sql } from './sql';
-import type { Fault, FaultStatus } from './types';
+import type { FaultState } from '@/core/fields/lists';
+import type { Fault } from './types';
 
 const selectFault = (sql: Sql) => sql`
   select f.id, f.quilt_id, f.zone_id, z.letter as zone_letter, f.n, f.x_in, f.y_in, f.pass, f.direction, f.note,
@@ -16,7 +17,7 @@ export const readOpenFaults = (sql: Sql): Promise<Fault[]> => sql<Fault[]>`
   ${selectFault(sql)} where f.status = 'open' order by f.noticed_at`;
 
 export type NewFault = Omit<Fault, 'n' | 'zoneLetter' | 'version' | 'status' | 'noticedAt'> & {
-  status?: FaultStatus;
+  status?: FaultState;
   noticedAt?: Date;
 };
 
@@ -37,7 +38,7 @@ export async function updateFaultStatus(
   sql: Sql,
   id: string,
   version: number,
-  status: FaultStatus,
+  status: FaultState,
 ): Promise<boolean> {
   const rows = await sql`
     update fault set status = ${status}, version = version + 1 where id = ${id} and version = ${version} returning id`;

@@ -7,7 +7,7 @@ export const find = (sql: Sql, letters: string, limit: number): Promise<Found[]>
   const [within, begins] = [`%${text}%`, `${text}%`];
   return sql<Found[]>`
     (select 'cone' as kind, id, line || ' ' || colour as name, fibre || ', ' || label as detail, hex
-     from thread where archived_at is null and lower(line || ' ' || colour) like ${within}
+     from cone where archived_at is null and lower(line || ' ' || colour) like ${within}
      order by lower(line || ' ' || colour) like ${begins} desc, 3 limit ${limit})
     union all
     (select 'quilt', q.id, q.name, c.name, null from quilt q join client c on c.id = q.client_id

@@ -1,31 +1,14 @@
+import { MACHINE } from '@/core/fields/machine';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
-import type { CalibrationKind, Machine, StoredCalibration } from './types';
+import type { CalibrationKind } from '@/core/fields/lists';
+import type { Machine, StoredCalibration } from './types';
 
-export const MACHINE_FIELDS = [
-  'name',
-  'shank',
-  'maxSpm',
-  'idleMinSpm',
-  'idleMaxSpm',
-  'minSpi',
-  'maxSpi',
-  'modes',
-  'feet',
-  'bobbinOdMm',
-  'bobbinCoreMm',
-  'bobbinWidthMm',
-  'throatIn',
-  'deadIn',
-  'frameIn',
-  'rollInThroat',
-  'rollStartIn',
-  'rulerFootMm',
-  'footOffsetIn',
-  'couchingHoleMm',
-] as const;
-export type MachineFields = Pick<Machine, (typeof MACHINE_FIELDS)[number]>;
+export type MachineFields = Omit<Machine, 'id' | 'version'>;
+export const MACHINE_FIELDS = columnsOf<MachineFields>(MACHINE);
 
-const selectMachine = (sql: Sql) => sql`select ${sql([...MACHINE_FIELDS, 'id', 'version'])} from machine`;
+const selectMachine = (sql: Sql) =>
+  sql`select ${sql([...MACHINE_FIELDS, 'id', 'version'] as string[])} from machine`;
 
 export async function readMachine(sql: Sql, id: string): Promise<Machine> {
   const [row] = await sql<Machine[]>`${selectMachine(sql)} where id = ${id}`;

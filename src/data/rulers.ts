@@ -1,11 +1,13 @@
+import { RULER } from '@/core/fields/ruler';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Ruler } from './types';
 
-export const RULER_FIELDS = ['name', 'shape', 'thicknessMm', 'radiusIn', 'notes'] as const;
-export type RulerFields = Pick<Ruler, (typeof RULER_FIELDS)[number]>;
+export type RulerFields = Omit<Ruler, 'id' | 'version'>;
+export const RULER_FIELDS = columnsOf<RulerFields>(RULER);
 
 export const readRulers = (sql: Sql): Promise<Ruler[]> => sql<Ruler[]>`
-  select ${sql([...RULER_FIELDS, 'id', 'version'])} from ruler where archived_at is null order by name`;
+  select ${sql([...RULER_FIELDS, 'id', 'version'] as string[])} from ruler where archived_at is null order by name`;
 
 export const insertRuler = (sql: Sql, id: string, fields: RulerFields) => sql`
   insert into ruler ${sql({ ...fields, id }, 'id', ...RULER_FIELDS)}`;

@@ -5,7 +5,7 @@ import type { Sql } from './sql';
 
 /** Makes sure that there is a studio, and that the kinds of cloth that ship are at hand; marked as shipped. */
 export async function insertShipped(sql: Sql): Promise<void> {
-  await sql`insert into studio (name) values ('My longarm room') on conflict (id) do nothing`;
+  await sql`insert into preferences (name) values ('My longarm room') on conflict (id) do nothing`;
   for (const f of fabrics.rows)
     await sql`
       insert into fabric (id, kind, name, shipped) values (${uuidv7()}, ${f.id}, ${f.label}, true) on conflict do nothing`;

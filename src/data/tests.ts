@@ -1,6 +1,6 @@
+import { DIRECTIONS } from '@/core/fields/lists';
 import type { Sql } from './sql';
 import type { TestRound } from './types';
-import { DIRECTIONS } from '@/core/tension/next';
 import type { Verdict } from '@/core/tension/probit';
 
 type Row = Omit<TestRound, 'verdicts'> & Record<(typeof DIRECTIONS)[number], Verdict | null>;

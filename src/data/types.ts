@@ -1,20 +1,30 @@
-import type { Use, VisibilityWish } from '@/core/match/request';
+import type {
+  BobbinKind,
+  CalibrationKind,
+  ConeRole,
+  ConeUseWhy,
+  Direction,
+  FaultState,
+  RemainingSource,
+  RulerShape,
+  Sheen,
+  Step,
+  TurnRule,
+  Use,
+  VisibilityWish,
+} from '@/core/fields/lists';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
 import type { Basis } from '@/core/thread/label-forms';
-import type { Direction } from '@/core/tension/next';
 import type { Verdict } from '@/core/tension/probit';
 import type { FootId } from '@/core/tables/techniques';
 import type { Eye, Point } from '@/core/tables/needles';
 import type { ModeRule } from '@/core/stitch/regulate';
 
-export type Step = 'take-in' | 'match' | 'test' | 'quilt' | 'hand-back';
-
-export interface Studio {
+export interface Preferences {
   name: string;
   town: string;
   units: 'inch' | 'metric' | 'both';
-  hoursPerWeek: number;
   bobbinSchool: 'fine' | 'same';
   labelRule: 'obey' | 'weigh';
   modeRule: ModeRule;
@@ -75,13 +85,13 @@ export interface Cone {
   label: string;
   tex: number;
   texBasis: Basis;
-  role: 'top' | 'bobbin' | 'both';
+  role: ConeRole;
   remainingM: number | null;
-  remainingSource: 'weighed' | 'logged' | 'set' | null;
+  remainingSource: RemainingSource | null;
   remainingAt: Date | null;
   needleMinNm: number | null;
   needleMaxNm: number | null;
-  sheen: 'matt' | 'satin' | 'bright' | null;
+  sheen: Sheen | null;
   fullG: number | null;
   fullM: number | null;
   tareG: number | null;
@@ -96,7 +106,7 @@ export interface Cone {
 export interface ConeUse {
   id: string;
   metres: number;
-  why: 'winding' | 'pass' | 'weighed' | 'set';
+  why: ConeUseWhy;
   leftM: number | null;
   note: string;
   at: Date;
@@ -127,13 +137,13 @@ export interface FittedNeedle {
 
 export interface BobbinStock {
   id: string;
-  threadId: string;
+  coneId: string;
   line: string;
   colour: string;
   hex: string | null;
   tex: number;
   fibre: string;
-  kind: 'wound' | 'prewound';
+  kind: BobbinKind;
   metresEach: number;
   count: number;
   version: number;
@@ -165,14 +175,13 @@ export interface StudioBatting {
 export interface Ruler {
   id: string;
   name: string;
-  shape: 'straight' | 'arc' | 'circle' | 'template';
+  shape: RulerShape;
   thicknessMm: number;
   radiusIn: number | null;
   notes: string;
   version: number;
 }
 
-export type CalibrationKind = 'speed-dial' | 'top-dial' | 'bobbin-turns';
 export interface StoredCalibration {
   id: string;
   machineId: string;
@@ -209,7 +218,7 @@ export interface Quilt {
   wishes: string;
   watch: string;
   care: string;
-  turnRule: 'auto' | 'never';
+  turnRule: TurnRule;
   turned: boolean;
   /** Depths of the passes once they are fixed. */
   depthsIn: number[] | null;
@@ -298,8 +307,6 @@ export interface TestRound {
   sewnAt: Date;
 }
 
-export type FaultStatus = 'open' | 'mended' | 'left';
-
 export interface Fault {
   id: string;
   quiltId: string;
@@ -311,7 +318,7 @@ export interface Fault {
   pass: number | null;
   direction: Direction | null;
   note: string;
-  status: FaultStatus;
+  status: FaultState;
   noticedAt: Date;
   version: number;
   symptoms: string[];

@@ -69,7 +69,7 @@ export const placeZone = (sql: Sql, id: string, letter: string, name: string, ge
   where id = ${id}`;
 
 /** Takes every zone off the map before it is laid anew; those not laid again keep their cards and tests. */
-export const liftZones = (sql: Sql, quiltId: string) => sql`
+export const retireZones = (sql: Sql, quiltId: string) => sql`
   update zone set retired_at = now() where quilt_id = ${quiltId} and retired_at is null`;
 
 /** Colours and shares of a zone's cloths, in their order. */

@@ -1,5 +1,3 @@
-import type { Direction } from '@/core/tension/next';
-
 /** Faults as they happen on such quilts: signs that belong together, and what became of them. */
 export interface FaultStory {
   quilt: string;
@@ -149,3 +147,4 @@ export const faultStories: readonly FaultStory[] = [
     pass: 3,
   }),
 ];
+import type { Direction } from '@/core/fields/lists';

@@ -25,7 +25,7 @@ import { readShelf } from '@/data/cones';
 import { readMachine, upsertCalibration } from '@/data/machines';
 import { fitNeedle, readDrawer } from '@/data/needles';
 import { insertRuler } from '@/data/rulers';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
 import { faultStories } from './fault-stories';
@@ -51,8 +51,8 @@ const day = (d: Date) => format(d, 'yyyy-MM-dd');
 export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Promise<boolean> {
   return sql.begin(async (tx) => {
     await tx`select pg_advisory_xact_lock(7303015)`;
-    if (await readStudio(tx)) return false;
-    await tx`insert into studio (name, town) values ('Saltmarsh Longarm Room', 'Fennick Quay')`;
+    if (await readPreferences(tx)) return false;
+    await tx`insert into preferences (name, town) values ('Saltmarsh Longarm Room', 'Fennick Quay')`;
     const machineId = await insertWorkroom(tx);
     await insertShipped(tx);
     const fabricIds = await insertFabrics(tx);
@@ -76,7 +76,7 @@ async function insertWorkroom(tx: Sql): Promise<string> {
   for (const c of demoShelf) {
     const { tex, basis } = describeThread({ label: c.label, fibre: c.fibre });
     await tx`
-      insert into thread (id, line, colour, hex, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
+      insert into cone (id, line, colour, hex, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
                           needle_min_nm, needle_max_nm, sheen, tare_g, full_m, place, remaining_at)
       values (${uuidv7()}, ${c.line}, ${c.colour}, ${c.hex ?? null}, ${c.fibre}, ${c.label}, ${tex}, ${basis}, ${c.role},
               ${c.remainingM}, 'weighed', ${c.labelNeedleNm?.[0] ?? null}, ${c.labelNeedleNm?.[1] ?? null},
@@ -100,8 +100,8 @@ async function insertWorkroom(tx: Sql): Promise<string> {
   await tx`update needle_fitted set stitches = 208000, fitted_at = now() - interval '9 days'`;
   for (const { line, colour, count, metresEach } of demoBobbins)
     await tx`
-      insert into bobbin_stock (id, thread_id, kind, metres_each, count)
-      select ${uuidv7()}, id, 'wound', ${metresEach}, ${count} from thread where line = ${line} and colour = ${colour}`;
+      insert into bobbin_stock (id, cone_id, kind, metres_each, count)
+      select ${uuidv7()}, id, 'wound', ${metresEach}, ${count} from cone where line = ${line} and colour = ${colour}`;
   return machineId;
 }
 
@@ -165,7 +165,11 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
   const quilts = await tx<
     { id: string; name: string }[]
   >`select id, name from quilt order by taken_in_on, name`;
-  const [shelf, drawer, studio] = [await readShelf(tx), await readDrawer(tx), (await readStudio(tx))!];
+  const [shelf, drawer, preferences] = [
+    await readShelf(tx),
+    await readDrawer(tx),
+    (await readPreferences(tx))!,
+  ];
   for (const { id, name } of quilts) {
     const demo = demoQuilts.find((q) => q.name === name)!;
     const quilt = (await readQuilt(tx, id))!;
@@ -174,7 +178,7 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
       const state = demo.zones.find((z) => z.name === zone.name)!.state;
       if (state === 'open') continue;
       const { setups } = match({
-        ...matchRequest(zone, quilt, { machine, shelf, drawer, studio }),
+        ...matchRequest(zone, quilt, { machine, shelf, drawer, preferences }),
         limit: 1,
       });
       const setup = setups[0]!;

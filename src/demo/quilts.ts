@@ -1,6 +1,6 @@
+import type { Use, VisibilityWish } from '@/core/fields/lists';
 import { type MultiPolygon, type Polygon, rect } from '@/core/geometry/polygon';
-import type { Use, VisibilityWish } from '@/core/match/request';
-import type { Step } from '@/data/types';
+import type { Step } from '@/core/fields/lists';
 import { blocks, corners, frame, lantern, round, sashing, strips, without } from '@/core/plan/shapes';
 
 export interface DemoZone {

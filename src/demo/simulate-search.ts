@@ -1,5 +1,6 @@
+import type { Direction } from '@/core/fields/lists';
 import { windowWidth, verdictAt, NOISE_SD } from '@/core/tension/probit';
-import { type Direction, nextTension, type TensionTest } from '@/core/tension/next';
+import { nextTension, type TensionTest } from '@/core/tension/next';
 import type { Random } from './random';
 
 /** One line away at first, then one across as well, and all four once it looks right. */

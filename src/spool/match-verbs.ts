@@ -26,7 +26,7 @@ const tally = {
   stitches: s.within(0, 1e12),
 };
 /** What stands in the studio, whatever zone is asked for. */
-const studio = {
+const preferences = {
   machine: s.object({ ...s.machineFields, feet: s.list(s.footId), bobbinMm: s.bobbinMm }),
   threads: s.list(
     s.object({
@@ -53,7 +53,7 @@ const studio = {
 };
 const oneZone = {
   zone,
-  ...studio,
+  ...preferences,
   'others?': s.list(s.object({ zone: s.text(), topId: s.text() })),
   'claimedM?': { type: 'object', additionalProperties: s.within(0, 1_000_000) },
   'hold?': s.object({ 'topId?': s.text(), 'bobbinId?': s.text(), 'nm?': s.needleNm, 'spi?': s.spi }),
@@ -98,7 +98,7 @@ export const MATCH_VERBS: Record<string, Verb> = {
         }),
         { maxItems: 200 },
       ),
-      ...studio,
+      ...preferences,
       'topPrice?': s.within(0, 100),
       'bobbinPrice?': s.within(0, 100),
     }),

@@ -10,17 +10,17 @@ const ajv = new Ajv({ strict: false, allErrors: true });
 const folder = join(process.cwd(), 'tests/cases');
 const asked = JSON.parse(JSON.stringify(aMatch({}, { limit: 3 }))) as ReturnType<typeof aMatch>;
 const { zone, threads, machine, needles } = asked;
-const studio = { threads, machine, needles };
+const preferences = { threads, machine, needles };
 const top = threads.find((t) => t.role !== 'bobbin')!.id;
 const whole = {
-  ...studio,
+  ...preferences,
   zones: [
     { id: 'A', zone },
     { id: 'B', zone: { ...zone, technique: 'meander-small', visibility: 'texture' } },
   ],
 };
 const unknown = {
-  request: { ...studio, zone },
+  request: { ...preferences, zone },
   clothIndex: 0,
   description: { gM2: 170, weave: 'brushed', stretch: 1, shine: 'matt' },
 };
@@ -43,7 +43,7 @@ const requests: [string, object][] = [
   ],
   ['whole-quilt', whole],
   ['whole-quilt', { ...whole, zones: [], topPrice: 1 }],
-  ['what-if', { ...studio, zone, topId: top }],
+  ['what-if', { ...preferences, zone, topId: top }],
   ['unknown-cloth', unknown],
 ];
 
@@ -95,8 +95,8 @@ test('a search for tension from its start to its end, all through the command li
 });
 
 test('the command line answers what the core answers', () => {
-  expect(answer('what-if', { ...studio, zone, topId: top })).toMatchObject(
-    JSON.parse(JSON.stringify(whatWouldHaveToBeTrue({ ...studio, zone }, top))) as object,
+  expect(answer('what-if', { ...preferences, zone, topId: top })).toMatchObject(
+    JSON.parse(JSON.stringify(whatWouldHaveToBeTrue({ ...preferences, zone }, top))) as object,
   );
 });
 
@@ -173,11 +173,11 @@ describe('what is refused, and where', () => {
       'zones[0].keep.bobbinId',
     ],
     ['a price below nothing', 'whole-quilt', { ...whole, topPrice: -1 }, 'out-of-range', 'topPrice'],
-    ['a thread that is not there', 'what-if', { ...studio, zone, topId: 'gone' }, 'unknown-id', 'topId'],
+    ['a thread that is not there', 'what-if', { ...preferences, zone, topId: 'gone' }, 'unknown-id', 'topId'],
     [
       'a limit on what has none',
       'what-if',
-      { ...studio, zone, topId: top, limit: 3 },
+      { ...preferences, zone, topId: top, limit: 3 },
       'unknown-field',
       'limit',
     ],

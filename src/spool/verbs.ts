@@ -1,3 +1,4 @@
+import { DIRECTIONS } from '@/core/fields/lists';
 import { planBacking } from '@/core/backing/backing';
 import { rankColours } from '@/core/colour/rank';
 import { planCouching } from '@/core/couching/couching';
@@ -7,7 +8,7 @@ import { planOrder } from '@/core/order/order';
 import { planPasses } from '@/core/passes/passes';
 import { planRuler } from '@/core/ruler/ruler';
 import { regulate } from '@/core/stitch/regulate';
-import { DIRECTIONS, nextTension } from '@/core/tension/next';
+import { nextTension } from '@/core/tension/next';
 import { startTension } from '@/core/tension/start';
 import { describeThread } from '@/core/thread/describe';
 import { usage } from '@/core/usage/usage';

@@ -10,7 +10,7 @@ export default async function CalendarPage() {
     view && (
       <CalendarBench
         today={view.today}
-        week={view.studio.dayHours}
+        week={view.preferences.dayHours}
         machines={view.machines.map((m) => ({ id: m.id, name: m.name }))}
         jobs={view.jobs}
       />

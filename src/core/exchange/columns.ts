@@ -1,6 +1,7 @@
-/** What a CSV file of the studio can carry. */
-export type ExchangeKind = 'threads' | 'battings' | 'fabrics' | 'needles';
-export const EXCHANGE_KINDS: readonly ExchangeKind[] = ['threads', 'battings', 'fabrics', 'needles'];
+import type { Field } from '../fields/field';
+import { type ExchangeKind, FILE_FIELDS } from '../fields/files';
+
+export { EXCHANGE_KINDS, type ExchangeKind } from '../fields/files';
 
 /** One column: its name in our own files, and what others may call it. */
 export interface Column {
@@ -10,63 +11,12 @@ export interface Column {
   required?: boolean;
 }
 
-const column = (id: string, label: string, also: readonly string[] = [], required = false): Column => ({
-  id,
-  label,
-  also,
-  required,
-});
+const columnsOf = (fields: readonly Field[]): Column[] =>
+  fields.flatMap(({ id, column }) => (column ? [{ ...column, id }] : []));
 
-export const COLUMNS: Record<ExchangeKind, readonly Column[]> = {
-  threads: [
-    column('line', 'Line', ['thread line', 'product', 'brand line', 'range', 'thread', 'name'], true),
-    column('colour', 'Colour', ['color', 'colour name', 'color name', 'shade'], true),
-    column('hex', 'Hex', ['hex colour', 'hex color', 'rgb', 'html']),
-    column('fibre', 'Fibre', ['fiber', 'material', 'content', 'fibre content'], true),
-    column('label', 'Label', ['size', 'weight', 'wt', 'label text', 'thickness', 'count']),
-    column('tex', 'Tex', ['linear density', 'tex size']),
-    column('role', 'Role', ['use', 'used as', 'top or bobbin']),
-    column('remainingM', 'Metres left', ['remaining', 'left', 'metres', 'meters', 'remaining m', 'stock m']),
-    column('fullG', 'Full net g', ['net g', 'net grams', 'net weight', 'grams']),
-    column('fullM', 'Full length m', ['length', 'full length', 'length m', 'put-up']),
-    column('tareG', 'Empty cone g', ['tare', 'cone weight', 'empty cone']),
-    column('sheen', 'Sheen', ['finish', 'lustre', 'luster']),
-    column('needleMinNm', 'Needle from Nm', ['needle min', 'needle from', 'min needle']),
-    column('needleMaxNm', 'Needle to Nm', ['needle max', 'needle to', 'max needle']),
-    column('place', 'Place', ['where', 'location', 'shelf', 'bin', 'drawer']),
-    column('price', 'Price', ['cost', 'price per cone']),
-    column('notes', 'Notes', ['note', 'remarks', 'comment', 'comments']),
-  ],
-  battings: [
-    column('name', 'Name', ['batting', 'wadding', 'product'], true),
-    column('kind', 'Kind', ['type', 'fibre', 'fiber', 'material'], true),
-    column('loftMm', 'Loft mm', ['loft', 'thickness', 'height']),
-    column('maxGapIn', 'Widest gap in', [
-      'gap',
-      'quilt up to',
-      'max gap',
-      'quilting distance',
-      'stitch distance',
-    ]),
-    column('ratingText', 'Rating as printed', ['rating', 'label', 'printed rating']),
-    column('shrinkPct', 'Shrinkage %', ['shrinkage', 'shrink']),
-    column('notes', 'Notes', ['note', 'remarks', 'comment', 'comments']),
-  ],
-  fabrics: [
-    column('name', 'Name', ['fabric', 'cloth', 'product'], true),
-    column('kind', 'Kind', ['type', 'weave', 'material', 'fibre', 'fiber'], true),
-    column('hex', 'Hex', ['hex colour', 'hex color', 'rgb', 'html']),
-    column('notes', 'Notes', ['note', 'remarks', 'comment', 'comments']),
-  ],
-  needles: [
-    column('nm', 'Size Nm', ['nm', 'size', 'metric size', 'needle size'], true),
-    column('eye', 'Eye', ['eye size']),
-    column('point', 'Point', ['point type', 'tip']),
-    column('coated', 'Coated', ['coating', 'finish']),
-    column('stock', 'Stock', ['count', 'number', 'pieces', 'quantity', 'qty'], true),
-  ],
-};
-
+export const COLUMNS = Object.fromEntries(
+  Object.entries(FILE_FIELDS).map(([kind, fields]) => [kind, columnsOf(fields)]),
+) as Record<ExchangeKind, Column[]>;
 const plain = (text: string) =>
   text
     .normalize('NFKD')

@@ -27,7 +27,7 @@ describe('numbers', () => {
 
 describe('columns', () => {
   test('our own header is known to the letter', () => {
-    for (const kind of ['threads', 'battings', 'fabrics', 'needles'] as const)
+    for (const kind of ['cones', 'battings', 'fabrics', 'needles'] as const)
       expect(
         guessMapping(
           kind,
@@ -37,16 +37,8 @@ describe('columns', () => {
   });
   test('another’s words are guessed, each column once, and what is missing is named', () => {
     const header = ['Product', 'Color', 'Fiber', 'Weight', 'Length (m)', 'Length (m)', 'zzz'];
-    expect(guessMapping('threads', header)).toEqual([
-      'line',
-      'colour',
-      'fibre',
-      'label',
-      'fullM',
-      null,
-      null,
-    ]);
-    expect(missingColumns('threads', ['line', 'colour']).map((c) => c.id)).toEqual(['fibre']);
+    expect(guessMapping('cones', header)).toEqual(['line', 'colour', 'fibre', 'label', 'fullM', null, null]);
+    expect(missingColumns('cones', ['line', 'colour']).map((c) => c.id)).toEqual(['fibre']);
   });
 });
 
@@ -62,7 +54,7 @@ describe('a row of threads', () => {
     'needleMaxNm',
     'tex',
   ];
-  const read = (...cells: string[]) => readRow('threads', mapping, cells, '.');
+  const read = (...cells: string[]) => readRow('cones', mapping, cells, '.');
   test('is read with its size from the label', () => {
     const { value, problems } = read('Heron', 'Slate', '3E5A70', 'trilobal', 'Tex 27', '1,200', '90', '110');
     expect(problems).toEqual([]);

@@ -43,9 +43,9 @@ export function faultRates({ tallies, all }: FaultRecord): ReadonlyMap<string, F
       const shape = mean * PRIOR_STITCHES + faults;
       const scale = 1 / (PRIOR_STITCHES + stitches);
       const [low, high] = [0.05, 0.95].map((p) => jStat.gamma.inv(p, shape, scale) * PER) as [number, number];
-      const studio = mean * PER;
-      const differs = low > studio ? 'worse' : high < studio ? 'better' : 'unsure';
-      return [id, { id, per100k: shape * scale * PER, low, high, mean: studio, differs }];
+      const preferences = mean * PER;
+      const differs = low > preferences ? 'worse' : high < preferences ? 'better' : 'unsure';
+      return [id, { id, per100k: shape * scale * PER, low, high, mean: preferences, differs }];
     }),
   );
 }

@@ -3,9 +3,7 @@ import type { StitchMachine } from '../stitch/machine';
 import type { Eye, Point } from '../tables/needles';
 import type { BobbinSize } from '../usage/usage';
 import type { FaultRecord } from '../faults/rates';
-
-export type VisibilityWish = 'sink' | 'texture' | 'show';
-export type Use = 'bed' | 'baby' | 'wall' | 'show' | 'garment' | 'other';
+import type { Use, VisibilityWish } from '../fields/lists';
 
 export interface MatchZone {
   /** Its cloths; a name is as the person knows it. */

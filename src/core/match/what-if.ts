@@ -1,9 +1,10 @@
+import type { Use, VisibilityWish } from '../fields/lists';
 import { labOf } from '../colour/delta-e';
 import { CoreError } from '../notes';
 import { features as featureTable } from '../tables/features';
 import { techniques } from '../tables/techniques';
 import { match } from './match';
-import type { MatchRequest, MatchThread, Use, VisibilityWish } from './request';
+import type { MatchRequest, MatchThread } from './request';
 import type { Setup } from './setup';
 import { CRITERIA, type Criterion } from './weights';
 import type { Shift } from './whole-quilt';

@@ -70,7 +70,7 @@ export interface ThreadPlan {
 }
 
 export interface RunOut {
-  threadId: string;
+  coneId: string;
   /** Which bobbin of that thread, from 1. */
   n: number;
   pass: number;
@@ -259,7 +259,7 @@ function runOutsOf(
         const n = out.length + 1;
         const share = (n * t.capacityM - used) / m;
         out.push({
-          threadId: t.id,
+          coneId: t.id,
           n,
           pass: p + 1,
           share,

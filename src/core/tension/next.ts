@@ -1,10 +1,8 @@
 import type { Caution, Reason } from '../notes';
 import { tensionPosterior } from './posterior';
 import type { Verdict } from './probit';
+import type { Direction } from '../fields/lists';
 import { BOBBIN_GF, NEAR_BREAK, TOP_GF } from './start';
-
-export const DIRECTIONS = ['away', 'toward', 'left', 'right', 'curve', 'point'] as const;
-export type Direction = (typeof DIRECTIONS)[number];
 
 export interface TensionTest {
   topGf: number;

@@ -1,7 +1,8 @@
 import { denToTex, dtexToTex, neToTex, nmToTex, ticketToTex, wtToTex } from '../units/count';
+import type { BASES } from '../fields/lists';
 import type { Fibre } from '../tables/fibres';
 
-export type Basis = 'measured' | 'tex' | 'den' | 'ne' | 'nm' | 'ticket' | 'wt';
+export type Basis = (typeof BASES)[number];
 
 /** One way a label states a thread's size. A row is the whole truth about the form. */
 export interface LabelForm {

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
-import { nameClothAction } from '@/app/server-actions';
+import { nameClothAction } from '@/actions/server';
 import type { CarefulMatch } from '@/core/cloth/careful-match';
 import { type NearCloth, WEIGHT_WORDS } from '@/core/cloth/nearest-cloth';
 import type { MatchRequest } from '@/core/match/request';
@@ -16,7 +16,7 @@ import { CautionLine } from '@/ui/kit/CautionLine';
 import { Field, TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { useCareful } from './use-careful';
 
@@ -251,7 +251,7 @@ function CarefulSetup({
             <div key={label}>
               <dt className="text-13 text-ink2">{label}</dt>
               <dd className="font-semibold">
-                <Shown kind="predicted">{value}</Shown>
+                <Sourced kind="predicted">{value}</Sourced>
               </dd>
             </div>
           ))}

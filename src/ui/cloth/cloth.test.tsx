@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { type CarefulQuestion, carefulMatch } from '@/core/cloth/careful-match';
 import { attempt } from '@/core/notes';
 import { aMatch, shelf } from '@/core/testing/a-shelf';

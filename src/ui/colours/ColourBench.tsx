@@ -1,11 +1,11 @@
 'use client';
+import type { VisibilityWish } from '@/core/fields/lists';
 import { ImageUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { recolourAction } from '@/app/server-actions';
+import { recolourAction } from '@/actions/server';
 import { rankColours } from '@/core/colour/rank';
-import type { VisibilityWish } from '@/core/match/request';
 import { Marks, Labels } from '@/ui/draw/Marks';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';

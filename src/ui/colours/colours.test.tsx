@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { rankColours } from '@/core/colour/rank';
 import { shelf } from '@/core/testing/a-shelf';
 import { diameterMm } from '@/core/thread/thread';

@@ -8,7 +8,7 @@ import type { Cone } from '@/data/types';
 import { CLEAR } from '@/ui/draw/colour';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { ButtonLink } from '@/ui/kit/Button';
-import { ShownKey, Shown } from '@/ui/kit/Shown';
+import { SourceKey, Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { eyeWord } from '@/ui/needle-gauge/needle-gauge';
 import { magnifier } from './magnifier';
@@ -36,9 +36,9 @@ export function CompareBench({ cones }: { cones: (Cone & { name: string })[] }) 
     [
       'tex',
       (f) => (
-        <Shown kind={f.cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
+        <Sourced kind={f.cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
           {Number(f.tex.toFixed(1))}
-        </Shown>
+        </Sourced>
       ),
     ],
     ['dtex', (f) => f.dtex.toFixed(0)],
@@ -162,7 +162,7 @@ export function CompareBench({ cones }: { cones: (Cone & { name: string })[] }) 
           </table>
         </div>
       </div>
-      <ShownKey className="mt-4" />
+      <SourceKey className="mt-4" />
     </div>
   );
 }

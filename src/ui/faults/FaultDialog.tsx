@@ -1,9 +1,9 @@
 'use client';
+import { DIRECTIONS } from '@/core/fields/lists';
 import { useCallback, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { logFaultAction } from '@/app/server-actions';
+import { logFaultAction } from '@/actions/server';
 import { contains } from '@/core/geometry/polygon';
-import { DIRECTIONS } from '@/core/tension/next';
 import type { Quilt, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';

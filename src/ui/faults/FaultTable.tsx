@@ -2,14 +2,16 @@
 import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
-import { setFaultStatusAction } from '@/app/server-actions';
+import { setFaultStatusAction } from '@/actions/server';
 import { symptoms } from '@/core/tables/symptoms';
-import type { Fault, FaultStatus } from '@/data/types';
+import type { Fault } from '@/data/types';
+import type { FaultState } from '@/core/fields/lists';
 import { Button } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
+import { newKey } from '@/ui/kit/use-action-form';
 import { DIRECTION_LABEL } from '@/ui/test-strip/words';
 
-const STATUS_WORD: Record<FaultStatus, string> = { open: 'open', mended: 'mended', left: 'left as it is' };
+const STATUS_WORD: Record<FaultState, string> = { open: 'open', mended: 'mended', left: 'left as it is' };
 
 /** A quilt's faults in the order they were noted, open ones first to hand. */
 export function FaultTable({ faults }: { faults: readonly Fault[] }) {
@@ -22,10 +24,12 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
         next time.
       </Empty>
     );
-  const set = (fault: Fault, status: FaultStatus, version: number, undo: boolean) =>
+  const set = (fault: Fault, status: FaultState, version: number, undo: boolean) =>
     start(async () => {
       setBusy(fault.id);
-      const result = await setFaultStatusAction({ faultId: fault.id, version, status }).catch(() => null);
+      const result = await setFaultStatusAction({ key: newKey(), faultId: fault.id, version, status }).catch(
+        () => null,
+      );
       setBusy(null);
       if (!result?.ok)
         return void toast(result?.problems[0]?.message ?? 'The studio’s computer did not answer. Try again.');

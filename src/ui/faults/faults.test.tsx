@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { symptoms } from '@/core/tables/symptoms';
 import type { Fault } from '@/data/types';
 import { aQuilt, aZone } from '@/ui/testing/studio';
@@ -157,6 +157,13 @@ describe('the table of faults', () => {
       .mockResolvedValueOnce({ ok: true, value: { version: 5 } } as never);
     render(<FaultTable faults={[fault({ status })]} />);
     await userEvent.click(within(screen.getAllByRole('row')[1]!).getByRole('button', { name: button }));
-    await waitFor(() => expect(set).toHaveBeenLastCalledWith({ faultId: 'f1', version: 4, status: to }));
+    await waitFor(() =>
+      expect(set).toHaveBeenLastCalledWith({
+        key: expect.any(String),
+        faultId: 'f1',
+        version: 4,
+        status: to,
+      }),
+    );
   });
 });

@@ -16,7 +16,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   {
     label: 'How we work',
     also: 'preferences settings schools units inch metric evenness stitch length',
-    href: '/workroom/schools',
+    href: '/workroom/preferences',
   },
   { label: 'Files in and out', also: 'import export csv json backup', href: '/workroom/files' },
 ];

@@ -11,7 +11,7 @@ import { Modal } from './Modal';
 import { numberOf } from './number-of';
 import { Problems } from './Problems';
 import { type FieldSpec, fromForm, RecordForm, toForm } from './RecordDialog';
-import { Shown, ShownKey } from './Shown';
+import { Sourced, SourceKey } from './Sourced';
 import { Stepper } from './Stepper';
 import { ThreadSwatch } from './Swatch';
 import { useActionForm } from './use-action-form';
@@ -40,14 +40,14 @@ describe('a number as it is typed', () => {
 
 describe('where a number comes from', () => {
   test.each(['predicted', 'proven', 'learned'] as const)('%s is heard as well as seen', (kind) => {
-    const { container } = render(<Shown kind={kind}>12</Shown>);
+    const { container } = render(<Sourced kind={kind}>12</Sourced>);
     expect(container).toHaveTextContent(`12 (${kind})`);
     expect(container.firstChild).toHaveClass(
       { predicted: 'basted', proven: 'stitched', learned: 'doubled' }[kind],
     );
   });
   test('the key names all three', () => {
-    render(<ShownKey />);
+    render(<SourceKey />);
     expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
       'basted: predicted',
       'stitched: proven',

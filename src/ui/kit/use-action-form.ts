@@ -1,9 +1,10 @@
 'use client';
+import { v4 as uuidv4 } from 'uuid';
 import { useCallback, useRef, useState, useTransition } from 'react';
 import type { Problem, Result } from '@/actions/result';
 
-/** A key for one filling of a form: the same until it is stored, so that sending twice stores once. */
-const newKey = () => crypto.randomUUID();
+/** A key for one filling of a form: the same until it is stored, so that sending twice stores once. Works in every page, served safely or not. */
+export const newKey = (): string => uuidv4();
 
 const OFFLINE: Problem = {
   path: '',

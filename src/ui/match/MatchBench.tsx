@@ -2,7 +2,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
-import { chooseSetupAction } from '@/app/server-actions';
+import { chooseSetupAction } from '@/actions/server';
 import type { StitchMachine } from '@/core/stitch/machine';
 import type { Zone } from '@/data/types';
 import { CLEAR } from '@/ui/draw/colour';

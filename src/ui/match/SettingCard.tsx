@@ -4,7 +4,7 @@ import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';
-import { type Provenance, Shown } from '@/ui/kit/Shown';
+import { type Source, Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import type { Candidate } from './candidate';
 
@@ -17,7 +17,7 @@ const MODE_WHY = {
 /** The set-up of a zone, every number with the line that says where it comes from. */
 export function SettingCard({ candidate: c, shank }: { candidate: Candidate; shank: string }) {
   const s = c.setup;
-  const kind: Provenance = c.proven ? 'proven' : 'predicted';
+  const kind: Source = c.proven ? 'proven' : 'predicted';
   const top = c.proven?.topGf ?? s.topGf;
   const bobbin = c.proven?.bobbinGf ?? s.bobbinGf;
   return (
@@ -86,24 +86,14 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
 const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
 const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
 
-function Thread({
-  role,
-  cone,
-  kind,
-  first,
-}: {
-  role: string;
-  cone: Cone;
-  kind: Provenance;
-  first?: boolean;
-}) {
+function Thread({ role, cone, kind, first }: { role: string; cone: Cone; kind: Source; first?: boolean }) {
   return (
     <div className={`${cell(first)} flex gap-2.5`}>
       <ThreadSwatch hex={cone.hex} width={38} height={54} />
       <div className="min-w-0">
         <p className="text-13 text-ink2">{role}</p>
         <p className="mt-0.5 truncate text-[17px] font-semibold">
-          <Shown kind={kind}>{cone.line}</Shown>
+          <Sourced kind={kind}>{cone.line}</Sourced>
         </p>
         <p className="mt-1 truncate text-ink2">
           {cone.colour}, tex {num(cone.tex)}, {fibres.find(cone.fibre)?.label}
@@ -122,7 +112,7 @@ function Part({
 }: {
   label: string;
   value: ReactNode;
-  kind: Provenance;
+  kind: Source;
   under: string;
   title?: string;
 }) {
@@ -130,7 +120,7 @@ function Part({
     <div className={cell()} title={title}>
       <p className="text-13 text-ink2">{label}</p>
       <p className="mt-0.5 text-[17px] font-semibold whitespace-nowrap">
-        <Shown kind={kind}>{value}</Shown>
+        <Sourced kind={kind}>{value}</Sourced>
       </p>
       <p className="mt-1 truncate text-ink2">{under}</p>
     </div>
@@ -148,7 +138,7 @@ function Big({
   label: string;
   value: ReactNode;
   unit: string;
-  kind: Provenance;
+  kind: Source;
   beside: string;
   first?: boolean;
 }) {
@@ -157,10 +147,10 @@ function Big({
       <p className="text-13 text-ink2">{label}</p>
       <p className="mt-0.5 flex flex-wrap items-baseline gap-x-2">
         <span className="text-28 leading-none font-bold">
-          <Shown kind={kind}>
+          <Sourced kind={kind}>
             {value}
             <small className="ml-1 text-16 font-medium">{unit}</small>
-          </Shown>
+          </Sourced>
         </span>
         <span className="text-ink2">{beside}</span>
       </p>

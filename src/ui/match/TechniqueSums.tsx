@@ -7,7 +7,7 @@ import { planRuler } from '@/core/ruler/ruler';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 
 const positive = (text: string) => {
   const n = numberOf(text);
@@ -81,7 +81,7 @@ export function RulerSums({ offsetIn }: { offsetIn: number }) {
         ) : (
           <>
             Sews a radius of{' '}
-            <Shown kind="predicted">{arc.sewnRadiusIn ? inches(arc.sewnRadiusIn) : 'none'}</Shown>
+            <Sourced kind="predicted">{arc.sewnRadiusIn ? inches(arc.sewnRadiusIn) : 'none'}</Sourced>
             {arc.sagittaIn !== undefined && (
               <>
                 , {inches(arc.sagittaIn)} deep. Stop the ruler {inches(arc.stopShortIn)} short of a corner.
@@ -178,7 +178,7 @@ export function CouchingSums({
         <>
           <p className="mt-2">
             <b>
-              <Shown kind="predicted">{told.yarnM.toFixed(1)} m</Shown>
+              <Sourced kind="predicted">{told.yarnM.toFixed(1)} m</Sourced>
             </b>{' '}
             of yarn, {told.skeins} {told.skeins === 1 ? 'skein' : 'skeins'};{' '}
             {told.foot === 'couching' ? 'the couching foot takes it' : 'guided by hand before the ruler foot'}

@@ -1,6 +1,6 @@
 'use client';
 import { useState, useTransition } from 'react';
-import { askWhatIfAction } from '@/app/server-actions';
+import { askWhatIfAction } from '@/actions/server';
 import type { Problem, Result } from '@/actions/result';
 import type { WhatIfAnswer } from '@/actions/what-if';
 import { Problems } from '@/ui/kit/Problems';

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { WhatIfAnswer } from '@/actions/what-if';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { match } from '@/core/match/match';
 import { aMatch, machine as coreMachine, shelf } from '@/core/testing/a-shelf';
 import { layersMm } from '@/core/sandwich/sandwich';

@@ -1,8 +1,8 @@
 import type { WorkPlan } from '@/core/plan/work-plan';
-import type { Studio, Zone } from '@/data/types';
+import type { Preferences, Zone } from '@/data/types';
 import { lengthText } from '@/core/units/length-text';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 
 /** Every zone against the batting's limit and against the others. */
 export function DensityTable({
@@ -12,7 +12,7 @@ export function DensityTable({
 }: {
   plan: WorkPlan;
   zones: readonly Zone[];
-  units: Studio['units'];
+  units: Preferences['units'];
 }) {
   const { density } = plan;
   const most = Math.max(...density.zones.map((z) => z.lineDensity), 0.001);
@@ -21,7 +21,7 @@ export function DensityTable({
       <p>
         Densest to most open{' '}
         <b className={density.evenness > density.limit ? 'text-madder' : ''}>
-          <Shown kind="predicted">{density.evenness.toFixed(1)} : 1</Shown>
+          <Sourced kind="predicted">{density.evenness.toFixed(1)} : 1</Sourced>
         </b>
         <span className="text-ink2">
           {' '}

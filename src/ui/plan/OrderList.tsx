@@ -19,11 +19,11 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { setOrderAction } from '@/app/server-actions';
+import { setOrderAction } from '@/actions/server';
 import { type Cell, type OrderRequest, overhead, stabilisedFirst } from '@/core/order/cells';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { useOrder } from './use-order';
@@ -94,7 +94,7 @@ export function OrderList({
       <p>
         Rolls and thread changes:{' '}
         <b>
-          <Shown kind="predicted">{Math.round(price)} min</Shown>
+          <Sourced kind="predicted">{Math.round(price)} min</Sourced>
         </b>
         {own ? (
           <span className="text-ink2">

@@ -1,6 +1,6 @@
 'use client';
 import { toast } from 'sonner';
-import { fixPlanAction, logPassAction, putOnFrameAction } from '@/app/server-actions';
+import { fixPlanAction, logPassAction, putOnFrameAction } from '@/actions/server';
 import { safety } from '@/core/cautions/cautions';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';

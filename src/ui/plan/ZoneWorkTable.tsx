@@ -1,7 +1,7 @@
 import type { WorkPlan } from '@/core/plan/work-plan';
 import { inToM } from '@/core/units/length';
 import type { Zone } from '@/data/types';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 
 /** Thread used about the model, as a share to either side four times in five (judgement). */
 const USE_RANGE = 0.15;
@@ -40,7 +40,7 @@ export function ZoneWorkTable({
               <td className="pr-3">{inToM(z.sewnIn).toFixed(0)} m</td>
               <td className="pr-3">{z.stitches > 0 ? z.stitches.toLocaleString('en-GB') : ''}</td>
               <td className="pr-3">
-                <Shown kind={learned ? 'learned' : 'predicted'}>{Math.round(z.minutes.mid)}</Shown>
+                <Sourced kind={learned ? 'learned' : 'predicted'}>{Math.round(z.minutes.mid)}</Sourced>
               </td>
               <td className="pr-3 text-ink2">
                 {Math.round(z.minutes.low)} to {Math.round(z.minutes.high)}

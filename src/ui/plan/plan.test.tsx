@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { density } from '@/core/density/density';
 import type { OrderRequest } from '@/core/order/cells';
 import { planOrder } from '@/core/order/order';

@@ -5,12 +5,12 @@ import { packSmall } from '@/core/backing/pack';
 import { safety } from '@/core/cautions/cautions';
 import { attempt } from '@/core/notes';
 import { lengthText } from '@/core/units/length-text';
-import type { Studio } from '@/data/types';
+import type { Preferences } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { cuttingDiagram, packedDiagram } from './cutting';
 
 const LAYOUT_WORD = {
@@ -41,7 +41,7 @@ export function PrepareBench({
   others,
 }: {
   quilt: Small;
-  units: Studio['units'];
+  units: Preferences['units'];
   start: {
     clothIn: number;
     marginIn: number;
@@ -175,7 +175,7 @@ export function PrepareBench({
           ) : (
             <p className="mt-2">
               <b>
-                <Shown kind="predicted">{binding.strips} strips</Shown>
+                <Sourced kind="predicted">{binding.strips} strips</Sourced>
               </b>{' '}
               across 44 in cloth: {length(binding.buyIn)} of it.
             </p>
@@ -186,10 +186,10 @@ export function PrepareBench({
           <p className="mt-2">
             {batting}: cut{' '}
             <b>
-              <Shown kind="predicted">
+              <Sourced kind="predicted">
                 {length(quilt.widthIn + 2 * (marginIn ?? 0))} by{' '}
                 {length(quilt.lengthIn + 2 * (marginIn ?? 0))}
-              </Shown>
+              </Sourced>
             </b>
             . It shrinks about {battingShrinkPct} % in the first wash.
           </p>
@@ -289,7 +289,7 @@ function Ways({
               <td className="py-2 pr-3 font-semibold">{LAYOUT_WORD[w.layout]}</td>
               <td className="pr-3">{w.panels}</td>
               <td className="pr-3">
-                <Shown kind="predicted">{length(w.buyIn)}</Shown>
+                <Sourced kind="predicted">{length(w.buyIn)}</Sourced>
               </td>
               <td className="pr-3">{w.buyYd.toFixed(2)}</td>
               <td>{Math.round(w.wasteIn2)} in²</td>

@@ -2,8 +2,9 @@ import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
 import { quiltWork, sewnShare, spoolBands } from '@/actions/quilt-work';
 import type { Density } from '@/core/density/density';
-import type { Machine, Step } from '@/data/types';
-import { ShownKey } from '@/ui/kit/Shown';
+import type { Machine } from '@/data/types';
+import type { Step } from '@/core/fields/lists';
+import { SourceKey } from '@/ui/kit/Sourced';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { ThreadingPath } from '@/ui/threading-path/ThreadingPath';
 import { QuiltKeys } from './QuiltKeys';
@@ -66,7 +67,7 @@ export function QuiltFrame({
             />
           </div>
           <ZoneList view={view} zoneId={zoneId} page={page} />
-          <ShownKey className="mt-3 mr-3 mb-3 flex-col" />
+          <SourceKey className="mt-3 mr-3 mb-3 flex-col" />
         </div>
         <div className="min-w-0 border-l bg-cloth px-5 pt-2.5 pb-6">{children}</div>
       </div>

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { QuiltView, ZoneState } from '@/actions/quilt-view';
 import { inkOn } from '@/ui/draw/colour';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 
 /** The zones by letter, swatch and how far their set-up has come. */
 export function ZoneList({ view, zoneId, page }: { view: QuiltView; zoneId?: string; page: string }) {
@@ -41,10 +41,10 @@ function StateWord({ state, rounds }: { state: ZoneState; rounds: number }) {
     case 'to match':
       return 'to match';
     case 'matched':
-      return <Shown kind="predicted">basted</Shown>;
+      return <Sourced kind="predicted">basted</Sourced>;
     case 'testing':
       return <>{rounds} sewn</>;
     case 'proven':
-      return <Shown kind="proven">stitched</Shown>;
+      return <Sourced kind="proven">stitched</Sourced>;
   }
 }

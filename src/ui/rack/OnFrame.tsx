@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import type { RackView } from '@/actions/rack';
 import { ButtonLink } from '@/ui/kit/Button';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 
 /** The quilt on the frame: its map, pass and what is left. */
@@ -34,7 +34,7 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
           <div>
             <dt className="text-13 text-ink2">Left to sew</dt>
             <dd className="text-[18px] font-semibold">
-              <Shown kind="predicted">{framed.hoursLeft.toFixed(1)} h</Shown>
+              <Sourced kind="predicted">{framed.hoursLeft.toFixed(1)} h</Sourced>
             </dd>
           </div>
           <div>

@@ -2,7 +2,7 @@ import { Flag } from 'lucide-react';
 import Link from 'next/link';
 import { format, parseISO } from 'date-fns';
 import type { RackQuilt, Rail } from '@/actions/rack';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 
 /** Quilts hung on one rail; a year's worth of promises is counted, not drawn. */
@@ -49,7 +49,7 @@ function Hours({ rail }: { rail: Rail }) {
     <div className="mt-2.5">
       <p className="whitespace-nowrap">
         <span className="text-[18px] font-bold">
-          <Shown kind="predicted">{rail.hoursLeft.toFixed(1)} h</Shown>
+          <Sourced kind="predicted">{rail.hoursLeft.toFixed(1)} h</Sourced>
         </span>{' '}
         <span className="text-ink2">to sew</span>
       </p>

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useForm, useFieldArray, Controller } from 'react-hook-form';
 import { toast } from 'sonner';
-import { addConesAction, editConeAction } from '@/app/server-actions';
+import { addConesAction, editConeAction } from '@/actions/server';
 import type { Cone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { ColourField } from '@/ui/kit/ColourField';
@@ -13,8 +13,12 @@ import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { fromForm, SpecInput, toForm, type Values } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { CONE_FIELDS } from './cone-fields';
+import { CONE } from '@/core/fields/cone';
+import { usualValues } from '@/core/fields/stored';
+import { formFields } from '@/ui/kit/form-fields';
 import { LabelReading } from './LabelReading';
+
+const CONE_FIELDS = formFields(CONE);
 
 const asNumber = (v: unknown) => {
   const n = numberOf(String(v ?? ''));
@@ -26,7 +30,7 @@ const BLANK = { colour: '', hex: '', remainingM: '' };
 export function ConeDialog({ cone, onClose }: { cone: Cone | null; onClose: () => void }) {
   const form = useForm<{ record: Values; colours: (typeof BLANK)[] }>({
     defaultValues: {
-      record: toForm(CONE_FIELDS, cone ?? { fibre: 'polyester-filament', role: 'both' }),
+      record: toForm(CONE_FIELDS, cone ?? usualValues(CONE)),
       colours: [cone ? { colour: cone.colour, hex: cone.hex ?? '', remainingM: '' } : BLANK],
     },
   });

@@ -2,17 +2,17 @@
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { countConeAction, editManyAction, readConeUsesAction } from '@/app/server-actions';
+import { countConeAction, editManyAction, readConeUsesAction } from '@/actions/server';
 import { fibres } from '@/core/tables/fibres';
 import { inEveryCount } from '@/core/thread/describe';
 import type { Cone, ConeUse } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { RecordForm } from '@/ui/kit/RecordDialog';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { ROLE_LABEL } from './cone-fields';
+import { CONE_ROLE_LABEL } from '@/core/fields/lists';
 
 const SOURCE_WORD = { weighed: 'by the scale', logged: 'from what was logged', set: 'set by hand' } as const;
 const WHY_WORD = { winding: 'wound', pass: 'sewn', weighed: 'weighed', set: 'set' } as const;
@@ -50,13 +50,13 @@ export function ConePanel({
     ['Label', cone.label || 'none'],
     [
       'Size',
-      <Shown key="s" kind={cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
+      <Sourced key="s" kind={cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
         tex {Number(cone.tex.toFixed(1))}
-      </Shown>,
+      </Sourced>,
     ],
     ['Thickness', `${f.diameterMm.toFixed(3)} mm`],
     ['Breaks at', `${Math.round(f.breakGf)} gf`],
-    ['Sewn', ROLE_LABEL[cone.role]],
+    ['Sewn', CONE_ROLE_LABEL[cone.role]],
     [
       'Maker’s needle',
       cone.needleMinNm === null ? 'none given' : `Nm ${cone.needleMinNm} to ${cone.needleMaxNm}`,
@@ -82,7 +82,7 @@ export function ConePanel({
                 {cone.remainingM === null ? (
                   'not counted'
                 ) : (
-                  <Shown
+                  <Sourced
                     kind={
                       cone.remainingSource === 'weighed'
                         ? 'proven'
@@ -92,7 +92,7 @@ export function ConePanel({
                     }
                   >
                     {Math.round(cone.remainingM)} <small className="text-16 font-medium">m</small>
-                  </Shown>
+                  </Sourced>
                 )}
               </p>
               <p className="mt-2 text-ink2">

@@ -1,7 +1,7 @@
 import { describeThread, type ThreadFacts } from '@/core/thread/describe';
 import { checkTex } from '@/core/shelf/cone';
 import { attempt } from '@/core/notes';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 
 const BASIS_WORD = {
   measured: 'by weight and length, the best source',
@@ -44,7 +44,9 @@ export function LabelReading({
   return (
     <div aria-live="polite">
       <p className="text-20 font-bold">
-        <Shown kind={f.basis === 'measured' ? 'proven' : 'predicted'}>tex {Number(f.tex.toFixed(1))}</Shown>{' '}
+        <Sourced kind={f.basis === 'measured' ? 'proven' : 'predicted'}>
+          tex {Number(f.tex.toFixed(1))}
+        </Sourced>{' '}
         <span className="text-15 font-normal text-ink2">read {BASIS_WORD[f.basis]}</span>
       </p>
       <p className="mt-1">

@@ -1,13 +1,19 @@
 'use client';
 import { toast } from 'sonner';
-import { editManyAction } from '@/app/server-actions';
-import { RecordDialog } from '@/ui/kit/RecordDialog';
-import { ROLE_LABEL, SHEEN_LABEL } from './cone-fields';
+import { editManyAction } from '@/actions/server';
+import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import { CONE } from '@/core/fields/cone';
+import { formFields } from '@/ui/kit/form-fields';
 
-const LEAVE = { value: '-', label: 'leave as it is' };
-const options = (labels: Readonly<Record<string, string>>) => [
-  LEAVE,
-  ...Object.entries(labels).map(([value, label]) => ({ value, label })),
+/** What may be changed for many at once, each with the choice to leave it as it is. */
+const SPECS: FieldSpec[] = [
+  ...formFields(
+    CONE.filter((f) => f.id === 'role' || f.id === 'sheen').map((f) => ({ ...f, optional: true })),
+  ).map((s) => ({
+    ...s,
+    options: s.options?.map((o) => (o.value === '-' ? { ...o, label: 'leave as it is' } : o)),
+  })),
+  { name: 'place', label: 'Where they stand', kind: 'text', hint: 'empty: leave', wide: true },
 ];
 
 /** The same change to every cone picked. */
@@ -17,11 +23,7 @@ export function ManyDialog({ ids, onClose }: { ids: string[]; onClose: () => voi
       title={`Change ${ids.length} cones`}
       about="What is left as it is stays different from cone to cone."
       onClose={onClose}
-      specs={[
-        { name: 'role', label: 'Sewn', kind: 'choice', options: options(ROLE_LABEL) },
-        { name: 'sheen', label: 'Sheen', kind: 'choice', options: options(SHEEN_LABEL) },
-        { name: 'place', label: 'Where they stand', kind: 'text', hint: 'empty: leave', wide: true },
-      ]}
+      specs={SPECS}
       initial={{}}
       fixed={{ ids }}
       act={(input) => {

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { editManyAction } from '@/app/server-actions';
+import { editManyAction } from '@/actions/server';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';

@@ -14,9 +14,9 @@ import { useRef } from 'react';
 import { fibres } from '@/core/tables/fibres';
 import { breakGf, diameterMm } from '@/core/thread/thread';
 import type { Cone } from '@/data/types';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
-import { ROLE_LABEL } from './cone-fields';
+import { CONE_ROLE_LABEL } from '@/core/fields/lists';
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -45,15 +45,15 @@ const columns = helper.columns([
   helper.accessor('tex', {
     header: 'tex',
     cell: ({ row }) => (
-      <Shown kind={row.original.texBasis === 'measured' ? 'proven' : 'predicted'}>
+      <Sourced kind={row.original.texBasis === 'measured' ? 'proven' : 'predicted'}>
         {Number(row.original.tex.toFixed(1))}
-      </Shown>
+      </Sourced>
     ),
   }),
   helper.accessor((c) => diameterMm(c), { id: 'mm', header: 'mm', cell: (x) => x.getValue().toFixed(3) }),
   helper.accessor((c) => breakGf(c), { id: 'break', header: 'Breaks, gf', cell: (x) => whole(x.getValue()) }),
   helper.accessor('remainingM', { header: 'Left, m', cell: (x) => whole(x.getValue()) }),
-  helper.accessor((c) => ROLE_LABEL[c.role], { id: 'role', header: 'Sewn' }),
+  helper.accessor((c) => CONE_ROLE_LABEL[c.role], { id: 'role', header: 'Sewn' }),
   helper.accessor('sheen', { header: 'Sheen' }),
   helper.accessor((c) => (c.needleMinNm === null ? '' : `${c.needleMinNm}–${c.needleMaxNm}`), {
     id: 'needle',

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { aCone, lastSent, refuseNext } from '@/ui/testing/studio';
 import { router } from '@/ui/testing/browser';
 import { ConeDialog } from './ConeDialog';

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { beginIntakeAction } from '@/app/server-actions';
+import { beginIntakeAction } from '@/actions/server';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';

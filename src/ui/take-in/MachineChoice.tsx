@@ -1,6 +1,6 @@
 'use client';
 import { toast } from 'sonner';
-import { sewOnAction } from '@/app/server-actions';
+import { sewOnAction } from '@/actions/server';
 import type { Machine } from '@/data/types';
 import { Choice } from '@/ui/kit/Choice';
 import { useActionForm } from '@/ui/kit/use-action-form';

@@ -1,7 +1,7 @@
 'use client';
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { removePhotographAction } from '@/app/server-actions';
+import { removePhotographAction } from '@/actions/server';
 import type { Result } from '@/actions/result';
 import { CoreError } from '@/core/notes';
 import { checkPhoto, HEAD_BYTES } from '@/core/photo/check-photo';

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { keepIntakeAction, takeInAction } from '@/app/server-actions';
+import { keepIntakeAction, takeInAction } from '@/actions/server';
 import type { Problem } from '@/actions/result';
 import { measure } from '@/core/plan/measure';
 import type { Machine, StudioBatting, StudioFabric } from '@/data/types';

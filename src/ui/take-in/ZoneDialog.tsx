@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import { keepZoneAction } from '@/app/server-actions';
+import { keepZoneAction } from '@/actions/server';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
 import type { StudioFabric, Zone } from '@/data/types';

@@ -1,6 +1,6 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import type { StudioBatting, StudioFabric } from '@/data/types';

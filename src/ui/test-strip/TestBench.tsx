@@ -1,11 +1,11 @@
 'use client';
+import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import type { Search } from '@/actions/tests';
-import { logTestAction } from '@/app/server-actions';
-import { DIRECTIONS, type Direction } from '@/core/tension/next';
+import { logTestAction } from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
 import type { ChosenSetup, Quilt, Zone } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
@@ -14,7 +14,7 @@ import { CautionLine } from '@/ui/kit/CautionLine';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { tensionLadder } from '@/ui/tension-ladder/ladder';
 import { instructionOf } from './instruction';
@@ -102,16 +102,16 @@ export function TestBench({
             <p className="mt-1 text-32 leading-tight font-bold">
               {told.move ? (
                 <>
-                  <Shown kind="proven">{gf(told.move.from)}</Shown> <span aria-hidden>→</span>
-                  <span className="sr-only"> to </span> <Shown kind="predicted">{gf(told.move.to)}</Shown>{' '}
+                  <Sourced kind="proven">{gf(told.move.from)}</Sourced> <span aria-hidden>→</span>
+                  <span className="sr-only"> to </span> <Sourced kind="predicted">{gf(told.move.to)}</Sourced>{' '}
                   <span className="text-20 font-normal">gf</span>
                 </>
               ) : (
-                <Shown kind={next.done ? 'proven' : 'predicted'}>
+                <Sourced kind={next.done ? 'proven' : 'predicted'}>
                   {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
                   <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
                   <small className="text-16 font-medium">gf bobbin</small>
-                </Shown>
+                </Sourced>
               )}
             </p>
             {told.turn && <p className="mt-1.5 text-ink2">{told.turn}</p>}

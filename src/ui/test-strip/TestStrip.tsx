@@ -1,10 +1,10 @@
+import type { Direction } from '@/core/fields/lists';
 import type { TestRound } from '@/data/types';
 import { Marks } from '@/ui/draw/Marks';
 import { polyline } from '@/ui/draw/mark';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, VERDICT_WORD, verdictTone, worstVerdict } from './words';
 import { facesAt, lineAndCurve, stitchMarks } from './stitch-side';
-import type { Direction } from '@/core/tension/next';
 
 /** Tests shown side by side. */
 const COLUMNS = 4;
@@ -33,9 +33,9 @@ export function TestStrip(props: {
             <StripCell {...props} faces={facesAt(worst)} />
             <div className="pt-1.5 pl-4">
               <span className="text-20 font-bold">
-                <Shown kind="proven">
+                <Sourced kind="proven">
                   {fmt(r.topGf)} / {fmt(r.bobbinGf)} <small className="text-13 font-medium">gf</small>
-                </Shown>
+                </Sourced>
               </span>
               <p className="mt-1 leading-tight">
                 Test {r.n}:{' '}
@@ -61,10 +61,10 @@ export function TestStrip(props: {
           <StripCell {...props} faces={null} />
           <div className="pt-1.5 pl-4">
             <span className="text-20 font-bold">
-              <Shown kind="predicted">
+              <Sourced kind="predicted">
                 {fmt(props.next.topGf)} / {fmt(props.next.bobbinGf)}{' '}
                 <small className="text-13 font-medium">gf</small>
-              </Shown>
+              </Sourced>
             </span>
             <p className="mt-1 leading-tight">
               <b className="text-indigo">Test {props.rounds.length + 1}, sew this next</b>

@@ -1,7 +1,7 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { searchOf } from '@/actions/tests';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
 import type { TestRound } from '@/data/types';
 import { router } from '@/ui/testing/browser';

@@ -1,4 +1,4 @@
-import type { Direction } from '@/core/tension/next';
+import type { Direction } from '@/core/fields/lists';
 import type { Verdict } from '@/core/tension/probit';
 
 export const VERDICTS: readonly Verdict[] = [-3, -2, -1, 0, 1, 2, 3];

@@ -65,7 +65,7 @@ jest.mock('next/navigation', () => ({
 
 /** Every server action answers that all is well, unless a test says otherwise. */
 jest.mock(
-  '@/app/server-actions',
+  '@/actions/server',
   () =>
     new Proxy(
       { __esModule: true },

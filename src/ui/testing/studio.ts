@@ -7,7 +7,7 @@ import type {
   Machine,
   Quilt,
   Ruler,
-  Studio,
+  Preferences,
   Zone,
 } from '@/data/types';
 import { rect } from '@/core/geometry/polygon';
@@ -137,7 +137,7 @@ export const aFitted = (part: Partial<FittedNeedle> = {}): FittedNeedle => ({
 
 export const aBobbin = (part: Partial<BobbinStock> = {}): BobbinStock => ({
   id: 'bobbin-1',
-  threadId: 'cone-fog',
+  coneId: 'cone-fog',
   line: 'Heron Poly 60',
   colour: 'Fog',
   hex: '#b9c6c9',
@@ -161,11 +161,10 @@ export const aRuler = (part: Partial<Ruler> = {}): Ruler => ({
   ...part,
 });
 
-export const aStudio = (part: Partial<Studio> = {}): Studio => ({
+export const somePreferences = (part: Partial<Preferences> = {}): Preferences => ({
   name: 'Saltmarsh Longarm Room',
   town: 'Brackhaven',
   units: 'inch',
-  hoursPerWeek: 30,
   bobbinSchool: 'fine',
   labelRule: 'weigh',
   modeRule: 'by-technique',

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Step } from '@/data/types';
+import type { Step } from '@/core/fields/lists';
 import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 import type { Band } from '@/ui/spool/spool';
 import { halfRing, threadLine } from './thread-line';

@@ -2,12 +2,12 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
-import { chooseWholeAction } from '@/app/server-actions';
+import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { NothingSuits } from '@/ui/match/NothingSuits';
@@ -171,9 +171,9 @@ function Count({
     <div className={`py-2 ${first ? 'pr-4' : 'px-4'}`}>
       <dt className="text-13 text-ink2">{label}</dt>
       <dd>
-        <Shown kind="predicted">
+        <Sourced kind="predicted">
           <b className="text-32 leading-none">{now}</b>
-        </Shown>{' '}
+        </Sourced>{' '}
         <span className="text-ink2">{now < alone ? `instead of ${alone}` : 'as zone by zone'}</span>
       </dd>
     </div>

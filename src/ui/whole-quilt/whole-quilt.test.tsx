@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { matchWhole, type WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { aMatch, shelf } from '@/core/testing/a-shelf';
 import { router } from '@/ui/testing/browser';

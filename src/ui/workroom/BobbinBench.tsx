@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { countBobbinsAction, windBobbinsAction } from '@/app/server-actions';
+import { countBobbinsAction, windBobbinsAction } from '@/actions/server';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import type { BobbinStock, Cone, Machine } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
@@ -9,7 +9,7 @@ import { Empty } from '@/ui/kit/Empty';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { Stepper } from '@/ui/kit/Stepper';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { BobbinGauge } from './BobbinGauge';
 
@@ -71,7 +71,7 @@ export function BobbinBench({
                 <span className="text-ink2">{b.kind === 'wound' ? 'wound here' : 'prewound'}</span>
               </span>
               <span>
-                <Shown kind="predicted">{Math.round(b.metresEach)} m</Shown> each
+                <Sourced kind="predicted">{Math.round(b.metresEach)} m</Sourced> each
               </span>
               <Stepper
                 label={`${b.line} ${b.colour} bobbins`}
@@ -90,7 +90,7 @@ export function BobbinBench({
           onClose={() => setWinding(false)}
           specs={[
             {
-              name: 'threadId',
+              name: 'coneId',
               label: 'Thread',
               kind: 'choice',
               wide: true,
@@ -109,7 +109,7 @@ export function BobbinBench({
             { name: 'count', label: 'How many', kind: 'number' },
             { name: 'metresEach', label: 'Metres each', kind: 'number', hint: 'empty: as worked out' },
           ]}
-          initial={{ threadId: cones[0]!.id, kind: 'wound', machineId: m.id, count: 4 }}
+          initial={{ coneId: cones[0]!.id, kind: 'wound', machineId: m.id, count: 4 }}
           act={windBobbinsAction}
           onDone={({ metres }) => {
             toast(`${Math.round(metres)} m of bobbins are on the tray.`);
@@ -117,16 +117,16 @@ export function BobbinBench({
           }}
           submit="They are wound"
           aside={(v) => {
-            const cone = cones.find((c) => c.id === v.threadId);
+            const cone = cones.find((c) => c.id === v.coneId);
             const machine = machines.find((x) => x.id === v.machineId);
             return (
               cone &&
               machine && (
                 <p className="mt-3">
                   One holds about{' '}
-                  <Shown kind="predicted">
+                  <Sourced kind="predicted">
                     {Math.round(capacity(machine, cone, v.kind === 'prewound' ? 'prewound' : 'wound'))} m
-                  </Shown>{' '}
+                  </Sourced>{' '}
                   of this thread.
                 </p>
               )

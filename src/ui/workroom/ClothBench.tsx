@@ -1,33 +1,21 @@
 'use client';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { keepBattingAction, keepFabricAction, putAwayAction } from '@/app/server-actions';
+import { keepBattingAction, keepFabricAction, putAwayAction } from '@/actions/server';
+import { BATTING, FABRIC } from '@/core/fields/cloth';
+import { usualValues } from '@/core/fields/stored';
 import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import { lengthText } from '@/core/units/length-text';
-import type { Studio, StudioBatting, StudioFabric } from '@/data/types';
+import type { Preferences, StudioBatting, StudioFabric } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
-import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import { formFields } from '@/ui/kit/form-fields';
+import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
-const kindsOf = (rows: readonly { id: string; label: string }[]) =>
-  rows.map((r) => ({ value: r.id, label: r.label }));
-const FABRIC_FIELDS: readonly FieldSpec[] = [
-  { name: 'name', label: 'Name', kind: 'text', wide: true },
-  { name: 'kind', label: 'Most like', kind: 'choice', options: kindsOf(fabricKinds.rows) },
-  { name: 'hex', label: 'Colour', kind: 'hex' },
-  { name: 'notes', label: 'Notes', kind: 'long' },
-];
-const BATTING_FIELDS: readonly FieldSpec[] = [
-  { name: 'name', label: 'Name', kind: 'text', wide: true },
-  { name: 'kind', label: 'Kind', kind: 'choice', options: kindsOf(battingKinds.rows), wide: true },
-  { name: 'ratingText', label: 'Rating, as printed', kind: 'text' },
-  { name: 'maxGapIn', label: 'Widest gap', kind: 'inches', hint: '6 in or 15 cm; empty: its kind’s' },
-  { name: 'loftMm', label: 'Loft', kind: 'mm', hint: '3 mm or 0.12 in; empty: its kind’s' },
-  { name: 'shrinkPct', label: 'Shrinkage', kind: 'number', hint: '%' },
-  { name: 'notes', label: 'Notes', kind: 'long' },
-];
+const FABRIC_FORM = formFields(FABRIC);
+const BATTING_FORM = formFields(BATTING);
 
 /** Fabrics and battings: the studio's own, and the kinds that ship. */
 export function ClothBench({
@@ -37,7 +25,7 @@ export function ClothBench({
 }: {
   fabrics: StudioFabric[];
   battings: StudioBatting[];
-  units: Studio['units'];
+  units: Preferences['units'];
 }) {
   const [fabric, setFabric] = useState<StudioFabric | 'new' | null>(null);
   const [batting, setBatting] = useState<StudioBatting | 'new' | null>(null);
@@ -134,8 +122,8 @@ export function ClothBench({
           title={fabric === 'new' ? 'Add a fabric' : fabric.name}
           about="Its kind gives thickness, firmness and how it keeps holes; “unknown” is a proper choice and the cautious one."
           onClose={() => setFabric(null)}
-          specs={FABRIC_FIELDS}
-          initial={fabric === 'new' ? { kind: 'quilting-cotton' } : fabric}
+          specs={FABRIC_FORM}
+          initial={fabric === 'new' ? usualValues(FABRIC) : fabric}
           fixed={fabric === 'new' ? { version: 0 } : { id: fabric.id, version: fabric.version }}
           act={keepFabricAction}
           onDone={() => setFabric(null)}
@@ -147,8 +135,8 @@ export function ClothBench({
           title={batting === 'new' ? 'Add a batting' : batting.name}
           about="Copy the rating as it is printed, and give the widest gap it allows; unknown counts as the strictest."
           onClose={() => setBatting(null)}
-          specs={BATTING_FIELDS}
-          initial={batting === 'new' ? { kind: 'unknown' } : batting}
+          specs={BATTING_FORM}
+          initial={batting === 'new' ? usualValues(BATTING) : batting}
           fixed={batting === 'new' ? { version: 0 } : { id: batting.id, version: batting.version }}
           act={keepBattingAction}
           onDone={() => setBatting(null)}

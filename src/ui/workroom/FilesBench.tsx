@@ -2,7 +2,7 @@
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { importWorkroomAction } from '@/app/server-actions';
+import { importWorkroomAction } from '@/actions/server';
 import { EXCHANGE_KINDS, type ExchangeKind } from '@/core/exchange/columns';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
@@ -10,7 +10,7 @@ import { ImportPreview } from './ImportPreview';
 import { type CsvFile, readCsv } from './read-csv';
 
 export const KIND_LABEL: Record<ExchangeKind, string> = {
-  threads: 'Threads',
+  cones: 'Cones',
   battings: 'Battings',
   fabrics: 'Fabrics',
   needles: 'Needles',
@@ -18,12 +18,12 @@ export const KIND_LABEL: Record<ExchangeKind, string> = {
 
 /** What the studio owns, out to files and in from them. */
 export function FilesBench() {
-  const [kind, setKind] = useState<ExchangeKind>('threads');
+  const [kind, setKind] = useState<ExchangeKind>('cones');
   const [file, setFile] = useState<CsvFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [over, setOver] = useState(false);
   const room = useActionForm(importWorkroomAction, (n: Record<string, number>) =>
-    toast(`The workroom is in: ${n.threads} cones, ${n.machines} machines, ${n.needles} kinds of needle.`),
+    toast(`The workroom is in: ${n.cones} cones, ${n.machines} machines, ${n.needles} kinds of needle.`),
   );
   const take = async (f: File | undefined) => {
     if (!f) return;

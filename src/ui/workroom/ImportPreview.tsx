@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { importFileAction, importHintsAction, undoImportAction } from '@/app/server-actions';
+import { importFileAction, importHintsAction, undoImportAction } from '@/actions/server';
 import {
   COLUMNS,
   type ExchangeKind,
@@ -13,7 +13,7 @@ import {
 import { type CellProblem, columnLabel, readRow, rowKey } from '@/core/exchange/read-row';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
-import { useActionForm } from '@/ui/kit/use-action-form';
+import { newKey, useActionForm } from '@/ui/kit/use-action-form';
 import type { CsvFile } from './read-csv';
 
 interface Judged {
@@ -67,7 +67,7 @@ export function ImportPreview({
       action: {
         label: 'Undo',
         onClick: () =>
-          void undoImportAction({ key: crypto.randomUUID(), batchId: done.batchId }).then((r) =>
+          void undoImportAction({ key: newKey(), batchId: done.batchId }).then((r) =>
             toast(
               r.ok
                 ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}.`

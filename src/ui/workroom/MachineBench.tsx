@@ -2,87 +2,23 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { keepMachineAction } from '@/app/server-actions';
+import { keepMachineAction } from '@/actions/server';
 import { bobbinCapacityM } from '@/core/usage/usage';
-import { MODE_LABEL, MODES } from '@/core/stitch/machine';
-import { FEET, FOOT_LABEL } from '@/core/tables/techniques';
-import type { CalibrationKind, Machine, StoredCalibration } from '@/data/types';
+import { MODE_LABEL } from '@/core/stitch/machine';
+import { MACHINE } from '@/core/fields/machine';
+import { usualValues } from '@/core/fields/stored';
+import { FOOT_LABEL } from '@/core/tables/techniques';
+import type { Machine, StoredCalibration } from '@/data/types';
+import type { CalibrationKind } from '@/core/fields/lists';
 import { Button } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
-import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import { formFields } from '@/ui/kit/form-fields';
+import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { CALIBRATION } from './calibration-words';
 
 const CalibrationDialog = dynamic(() => import('./CalibrationDialog').then((m) => m.CalibrationDialog));
 
-/** Lengths may be typed in either unit; bare numbers are in the unit of the hint. */
-const inches = (name: string, label: string, hint = 'in'): FieldSpec => ({
-  name,
-  label,
-  hint,
-  kind: 'inches',
-});
-const mm = (name: string, label: string, hint = 'mm'): FieldSpec => ({ name, label, hint, kind: 'mm' });
-const number = (name: string, label: string, hint?: string): FieldSpec => ({
-  name,
-  label,
-  hint,
-  kind: 'number',
-});
-const FIELDS: readonly FieldSpec[] = [
-  { name: 'name', label: 'Name', kind: 'text' },
-  { name: 'shank', label: 'Needle shank', kind: 'text', hint: 'as in its manual' },
-  number('maxSpm', 'Highest rate', 'stitches a minute'),
-  number('minSpi', 'Fewest per inch'),
-  number('maxSpi', 'Most per inch'),
-  number('idleMinSpm', 'Idle, lowest', 'stitches a minute'),
-  number('idleMaxSpm', 'Idle, highest', 'stitches a minute'),
-  {
-    name: 'modes',
-    label: 'Modes',
-    kind: 'checks',
-    options: MODES.map((m) => ({ value: m, label: MODE_LABEL[m] })),
-  },
-  {
-    name: 'feet',
-    label: 'Feet',
-    kind: 'checks',
-    options: FEET.map((f) => ({ value: f, label: FOOT_LABEL[f] })),
-  },
-  mm('rulerFootMm', 'Ruler foot asks for', 'mm of ruler, see its manual'),
-  inches('footOffsetIn', 'Needle to foot’s edge', 'in'),
-  mm('couchingHoleMm', 'Couching foot’s hole', 'mm, if it has one'),
-  mm('bobbinOdMm', 'Bobbin, outside', 'mm'),
-  mm('bobbinCoreMm', 'Bobbin, core', 'mm'),
-  mm('bobbinWidthMm', 'Bobbin, inner width', 'mm'),
-  inches('throatIn', 'Throat', 'in'),
-  inches('deadIn', 'Dead space', 'in: rails, plate, foot'),
-  inches('frameIn', 'Frame, quiltable width', 'in'),
-  inches('rollStartIn', 'Empty roller', 'in across'),
-  { name: 'rollInThroat', label: 'The quilt’s roll lies inside the throat', kind: 'yes' },
-];
-/** A common machine to begin from; every value is checked against the manual by the person who owns it. */
-const USUAL = {
-  name: '',
-  shank: '',
-  maxSpm: 2000,
-  minSpi: 4,
-  maxSpi: 18,
-  idleMinSpm: 100,
-  idleMaxSpm: 900,
-  modes: ['idling', 'resting', 'manual'],
-  feet: ['open-toe', 'ruler'],
-  rulerFootMm: 6,
-  footOffsetIn: 0.25,
-  couchingHoleMm: null,
-  bobbinOdMm: 25,
-  bobbinCoreMm: 7.6,
-  bobbinWidthMm: 10,
-  throatIn: 20,
-  deadIn: 5,
-  frameIn: 120,
-  rollStartIn: 2.5,
-  rollInThroat: true,
-};
+const FORM = formFields(MACHINE);
 
 /** The machines, what they can do, and what was measured on them. */
 export function MachineBench({
@@ -154,8 +90,8 @@ export function MachineBench({
           about="The machine’s own manual comes first; measure what it does not say."
           wide
           onClose={() => setEditing(null)}
-          specs={FIELDS}
-          initial={editing === 'new' ? USUAL : editing}
+          specs={FORM}
+          initial={editing === 'new' ? usualValues(MACHINE) : editing}
           fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
           act={keepMachineAction}
           onDone={() => {

@@ -6,17 +6,21 @@ import {
   countNeedlesAction,
   keepNeedlesAction,
   sewStitchesAction,
-} from '@/app/server-actions';
+} from '@/actions/server';
 import { safety } from '@/core/cautions/cautions';
-import { EYES, NEEDLE_SIZES, POINT_LABEL, POINTS, usSize } from '@/core/tables/needles';
+import { NEEDLE } from '@/core/fields/needle';
+import { usualValues } from '@/core/fields/stored';
+import { POINT_LABEL, usSize } from '@/core/tables/needles';
 import type { DrawerNeedle, FittedNeedle, Machine } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
+import { formFields } from '@/ui/kit/form-fields';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { Stepper } from '@/ui/kit/Stepper';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
+const FORM = formFields(NEEDLE);
 const nameOf = (n: Pick<DrawerNeedle, 'nm' | 'eye' | 'point' | 'coated'>) =>
   `Nm ${n.nm} / US ${usSize(n.nm) ?? '?'}, ${POINT_LABEL[n.point]}${n.eye === 'large' ? ', large eye' : ''}${n.coated ? ', coated' : ''}`;
 const thousands = (n: number) => Math.round(n).toLocaleString('en-GB');
@@ -165,24 +169,8 @@ export function NeedleBench({
           title="Add needles"
           about="How many of a kind are in the drawer now."
           onClose={() => setAdding(false)}
-          specs={[
-            {
-              name: 'nm',
-              label: 'Size',
-              kind: 'choice',
-              options: NEEDLE_SIZES.map((s) => ({ value: String(s.nm), label: `Nm ${s.nm} / US ${s.us}` })),
-            },
-            { name: 'eye', label: 'Eye', kind: 'choice', options: EYES.map((e) => ({ value: e, label: e })) },
-            {
-              name: 'point',
-              label: 'Point',
-              kind: 'choice',
-              options: POINTS.map((p) => ({ value: p, label: POINT_LABEL[p] })),
-            },
-            { name: 'stock', label: 'In the drawer', kind: 'number' },
-            { name: 'coated', label: 'Coated, lasts three times as long', kind: 'yes' },
-          ]}
-          initial={{ nm: 100, eye: 'standard', point: 'sharp', stock: 10, coated: false }}
+          specs={FORM}
+          initial={usualValues(NEEDLE)}
           act={keepNeedlesAction}
           onDone={() => {
             toast('The drawer is counted.');

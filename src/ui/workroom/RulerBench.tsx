@@ -1,28 +1,20 @@
 'use client';
 import { useState } from 'react';
-import { keepRulerAction, putAwayAction } from '@/app/server-actions';
+import { keepRulerAction, putAwayAction } from '@/actions/server';
+import { RULER_SHAPE_LABEL } from '@/core/fields/lists';
+import { RULER } from '@/core/fields/ruler';
+import { usualValues } from '@/core/fields/stored';
 import { safety } from '@/core/cautions/cautions';
 import type { Machine, Ruler } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
-import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import { formFields } from '@/ui/kit/form-fields';
+import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
-const SHAPES = { straight: 'straight edge', arc: 'arc', circle: 'circle', template: 'template' } as const;
-const FIELDS: readonly FieldSpec[] = [
-  { name: 'name', label: 'Name', kind: 'text', wide: true },
-  {
-    name: 'shape',
-    label: 'Shape',
-    kind: 'choice',
-    options: Object.entries(SHAPES).map(([value, label]) => ({ value, label })),
-  },
-  { name: 'thicknessMm', label: 'Thickness', kind: 'mm', hint: 'mm' },
-  { name: 'radiusIn', label: 'Radius of its edge', kind: 'inches', hint: 'in, for arcs and circles' },
-  { name: 'notes', label: 'Notes', kind: 'long' },
-];
+const FORM = formFields(RULER);
 
 /** Rulers, each checked against the machine's ruler foot. */
 export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
@@ -55,7 +47,7 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
               <tr key={r.id} className="border-t">
                 <td className="py-2 pr-3 font-semibold">{r.name}</td>
                 <td className="pr-3">
-                  {SHAPES[r.shape]}
+                  {RULER_SHAPE_LABEL[r.shape]}
                   {r.radiusIn !== null && `, radius ${r.radiusIn} in`}
                 </td>
                 <td className="pr-3 whitespace-nowrap">{r.thicknessMm} mm</td>
@@ -110,8 +102,8 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
           title={editing === 'new' ? 'Add a ruler' : editing.name}
           about="Measure its thickness with a calliper; a thin ruler slips under the foot."
           onClose={() => setEditing(null)}
-          specs={FIELDS}
-          initial={editing === 'new' ? { shape: 'straight', thicknessMm: 6 } : editing}
+          specs={FORM}
+          initial={editing === 'new' ? usualValues(RULER) : editing}
           fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
           act={keepRulerAction}
           onDone={() => setEditing(null)}

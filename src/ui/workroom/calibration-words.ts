@@ -1,4 +1,4 @@
-import type { CalibrationKind } from '@/data/types';
+import type { CalibrationKind } from '@/core/fields/lists';
 
 /** Each calibration: what is turned, what is measured, and how it is done. */
 export const CALIBRATION: Record<
@@ -26,6 +26,19 @@ export const CALIBRATION: Record<
       'Count the holes. Do it at two or more settings, low and high.',
     ],
     without: 'a bare number on the dial cannot be told in stitches',
+  },
+  'idle-dial': {
+    title: 'Idle setting to stitches a minute',
+    mark: 'Idle setting',
+    value: 'Holes in 10 s',
+    unit: 'a minute',
+    factor: 6,
+    steps: [
+      'Put paper under the foot, no thread, idling mode, and lock the carriage.',
+      'Set the idle, let the needle turn for ten seconds, and stop. Keep your hands outside the foot.',
+      'Count the strokes (the paper may be drawn on slowly by hand). Do it at two or more settings.',
+    ],
+    without: 'a bare idle number cannot be told in stitches',
   },
   'top-dial': {
     title: 'Top tension dial to grams',

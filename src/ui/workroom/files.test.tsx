@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { FilesBench } from './FilesBench';
 import { readCsv } from './read-csv';
@@ -54,7 +54,7 @@ describe('in from a file', () => {
     expect(actions.importFileAction).not.toHaveBeenCalled();
     await userEvent.click(screen.getByRole('button', { name: 'Store all 2' }));
     expect(lastSent(actions.importFileAction)).toMatchObject({
-      kind: 'threads',
+      kind: 'cones',
       fileName: 'cones.csv',
       take: 'all',
       decimal: '.',
@@ -122,7 +122,7 @@ describe('out to files, and a whole workroom', () => {
         .getAllByRole('link')
         .map((a) => a.getAttribute('href')),
     ).toEqual([
-      '/export/threads',
+      '/export/cones',
       '/export/battings',
       '/export/fabrics',
       '/export/needles',

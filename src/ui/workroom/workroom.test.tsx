@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/app/server-actions';
+import * as actions from '@/actions/server';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import {
   aBobbin,
@@ -9,7 +9,7 @@ import {
   aMachine,
   aNeedle,
   aRuler,
-  aStudio,
+  somePreferences,
   lastSent,
   refuseNext,
 } from '@/ui/testing/studio';
@@ -19,8 +19,8 @@ import { ClothBench } from './ClothBench';
 import { MachineBench } from './MachineBench';
 import { NeedleBench } from './NeedleBench';
 import { RulerBench } from './RulerBench';
-import { SCHOOLS } from './schools';
-import { SchoolsForm } from './SchoolsForm';
+import { SCHOOLS } from '@/core/fields/preferences';
+import { PreferencesForm } from './PreferencesForm';
 
 jest.mock('react-chartjs-2', () => ({
   Scatter: ({ 'aria-label': label }: { 'aria-label': string }) => <div role="img" aria-label={label} />,
@@ -155,7 +155,7 @@ describe('bobbins', () => {
     await fill('How many', '6');
     await press('They are wound');
     expect(lastSent(actions.windBobbinsAction)).toMatchObject({
-      threadId: 'cone-fog',
+      coneId: 'cone-fog',
       machineId: 'machine-1',
       kind: 'wound',
       count: 6,
@@ -317,8 +317,8 @@ describe('the machine', () => {
       },
     ]);
     expect(screen.getByText('3 measurements')).toBeInTheDocument();
-    expect(screen.getAllByText(/^not measured; /)).toHaveLength(2);
-    expect(screen.getAllByRole('button', { name: 'Measure' })).toHaveLength(2);
+    expect(screen.getAllByText(/^not measured; /)).toHaveLength(3);
+    expect(screen.getAllByRole('button', { name: 'Measure' })).toHaveLength(3);
   });
   test('changing sends every field, lengths as numbers, boxes as lists', async () => {
     bench();
@@ -380,16 +380,18 @@ describe('the machine', () => {
 });
 
 describe('the studio’s ways', () => {
-  test.each(SCHOOLS.map((s) => [s.question, s] as const))('%s: each side says what it does', (_, school) => {
-    render(<SchoolsForm studio={aStudio()} />);
-    const group = screen.getByRole('group', { name: school.question });
-    expect(within(group).getAllByRole('radio')).toHaveLength(school.sides.length);
-    const now = school.sides.find((s) => s.value === aStudio()[school.name])!;
+  test.each(SCHOOLS.map((s) => [s.label, s] as const))('%s: each side says what it does', (_, school) => {
+    render(<PreferencesForm preferences={somePreferences()} />);
+    const group = screen.getByRole('group', { name: school.label });
+    expect(within(group).getAllByRole('radio')).toHaveLength(school.choices!.length);
+    const now = school.choices!.find(
+      (s) => s.value === (somePreferences() as unknown as Record<string, unknown>)[school.id],
+    )!;
     expect(within(group).getByRole('radio', { name: now.label })).toBeChecked();
-    expect(group).toHaveTextContent(now.does);
+    expect(group).toHaveTextContent(now.does!);
   });
   test('one trusted needle asks for its size; both are sent as they stand', async () => {
-    render(<SchoolsForm studio={aStudio({ oneNeedleNm: 100 })} />);
+    render(<PreferencesForm preferences={somePreferences({ oneNeedleNm: 100 })} />);
     expect(screen.queryByLabelText('The trusted size')).not.toBeInTheDocument();
     await userEvent.click(screen.getByRole('radio', { name: 'one trusted size' }));
     expect(screen.getByLabelText('The trusted size')).toBeInTheDocument();
@@ -405,7 +407,7 @@ describe('the studio’s ways', () => {
     });
   });
   test('a refusal stands at its field, and what was typed is not lost', async () => {
-    render(<SchoolsForm studio={aStudio()} />);
+    render(<PreferencesForm preferences={somePreferences()} />);
     await fill(/^Floor of stitch length/, '99');
     refuseNext(actions.setPreferencesAction, 'floorSpi', 'The floor must lie between 3 and 20.');
     await press('Keep these ways');
@@ -413,14 +415,14 @@ describe('the studio’s ways', () => {
     expect(screen.getByLabelText(/^Floor of stitch length/)).toHaveValue('99');
   });
   test('hours refused are said beneath the days', async () => {
-    render(<SchoolsForm studio={aStudio()} />);
+    render(<PreferencesForm preferences={somePreferences()} />);
     await fill('Sunday', '30');
     refuseNext(actions.setPreferencesAction, 'dayHours', 'Hours must lie between 0 and 24.');
     await press('Keep these ways');
     expect(await screen.findByText('Hours must lie between 0 and 24.')).toBeInTheDocument();
   });
   test('a studio’s computer that does not answer is said, and the form stays', async () => {
-    render(<SchoolsForm studio={aStudio()} />);
+    render(<PreferencesForm preferences={somePreferences()} />);
     jest.mocked(actions.setPreferencesAction).mockRejectedValueOnce(new Error('gone'));
     await press('Keep these ways');
     expect(await screen.findByText(/did not answer. Nothing you typed is lost/)).toBeInTheDocument();

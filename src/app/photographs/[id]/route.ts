@@ -1,4 +1,5 @@
 import { isUUID } from 'class-validator';
+import { thisContext } from '@/actions/context';
 import { addPhotograph } from '@/actions/intakes';
 import { readPhotographBytes } from '@/data/intakes';
 import { db } from '@/data/sql';
@@ -23,5 +24,5 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
       { ok: false, problems: [{ path: 'photo', message: 'This photograph is too large.' }] },
       { status: 400 },
     );
-  return Response.json(await addPhotograph(id, new Uint8Array(await request.arrayBuffer())));
+  return Response.json(await addPhotograph(thisContext(), id, new Uint8Array(await request.arrayBuffer())));
 }

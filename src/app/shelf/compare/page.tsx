@@ -1,3 +1,4 @@
+import { db } from '@/data/sql';
 import { conesById } from '@/actions/cones';
 import { coneName } from '@/actions/zone-brief';
 import { CompareBench } from '@/ui/compare/CompareBench';
@@ -9,7 +10,7 @@ const MOST = 6;
 
 export default async function ComparePage({ searchParams }: { searchParams: Promise<{ ids?: string }> }) {
   const ids = [...new Set(((await searchParams).ids ?? '').split(','))].slice(0, MOST);
-  const cones = await conesById(ids);
+  const cones = await conesById(db(), ids);
   if (cones.length < 2)
     return (
       <Empty

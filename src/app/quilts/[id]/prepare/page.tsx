@@ -2,7 +2,7 @@ import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
 import { readRack } from '@/data/quilts';
 import { db } from '@/data/sql';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { PrepareBench } from '@/ui/prepare/PrepareBench';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
@@ -14,18 +14,19 @@ const SMALL_IN = 60;
 export default async function PreparePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [studio, rack] = await Promise.all([readStudio(db()), readRack(db())]);
+  const [preferences, rack] = await Promise.all([readPreferences(db()), readRack(db())]);
   const cloth = fabrics.get(quilt.backingKind);
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
       <PrepareBench
         quilt={{ id: quilt.id, name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
-        units={studio!.units}
+        units={preferences!.units}
         start={{
           clothIn: quilt.backingClothIn ?? (quilt.backingKind === 'sateen-wide' ? 108 : 44),
-          marginIn: studio!.marginIn,
-          testMarginIn: studio!.testMarginIn,
-          prewash: quilt.prewash || studio!.prewashSchool === 'always' || quilt.backingKind === 'flannel',
+          marginIn: preferences!.marginIn,
+          testMarginIn: preferences!.testMarginIn,
+          prewash:
+            quilt.prewash || preferences!.prewashSchool === 'always' || quilt.backingKind === 'flannel',
           shrinkPct: cloth.shrinkPct,
           stretch: cloth.stretch >= 2,
           nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),

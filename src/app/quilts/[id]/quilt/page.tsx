@@ -7,7 +7,7 @@ import { db } from '@/data/sql';
 import { FaultTable } from '@/ui/faults/FaultTable';
 import { ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { ZoneWorkTable } from '@/ui/plan/ZoneWorkTable';
 import { DensityTable } from '@/ui/plan/DensityTable';
@@ -21,7 +21,7 @@ export const metadata = { title: 'Quilt' };
 export default async function QuiltingPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones, shelf, faults } = view;
-  const [{ plan, speed, studio }, tray] = await Promise.all([readPlan(db(), view), readBobbins(db())]);
+  const [{ plan, speed, preferences }, tray] = await Promise.all([readPlan(db(), view), readBobbins(db())]);
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const left = 1 - sewnShare(quilt);
   const hours = wholeMinutes(plan, speed);
@@ -35,7 +35,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
   const threads = Object.fromEntries(
     plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
   );
-  const wound = (id: string) => tray.filter((b) => b.threadId === id).reduce((sum, b) => sum + b.count, 0);
+  const wound = (id: string) => tray.filter((b) => b.coneId === id).reduce((sum, b) => sum + b.count, 0);
   const passBands = passes && { depthsIn: passes.depthsIn, turned: passes.turned };
   return (
     <QuiltFrame
@@ -64,7 +64,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           label="Passes"
           value={
             passes ? (
-              <Shown kind={quilt.passes ? 'proven' : 'predicted'}>{quilt.passes ?? passes.passes}</Shown>
+              <Sourced kind={quilt.passes ? 'proven' : 'predicted'}>{quilt.passes ?? passes.passes}</Sourced>
             ) : (
               'none'
             )
@@ -78,7 +78,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         <Fact label="Sewn" value={`${quilt.passesSewn}`} beside={`of ${quilt.passes ?? '?'}`} />
         <Fact
           label="Hours left"
-          value={<Shown kind={speed.passes > 0 ? 'learned' : 'predicted'}>{inHours(hours.mid)}</Shown>}
+          value={<Sourced kind={speed.passes > 0 ? 'learned' : 'predicted'}>{inHours(hours.mid)}</Sourced>}
           beside={`${inHours(hours.low)} to ${inHours(hours.high)} four times in five`}
         />
         <Fact label="Open faults" value={open} beside="" />
@@ -107,7 +107,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         />
       </div>
       <h3 className="mt-6 mb-1 text-20">Density</h3>
-      <DensityTable plan={plan} zones={zones} units={studio.units} />
+      <DensityTable plan={plan} zones={zones} units={preferences.units} />
       <h3 className="mt-6 mb-1 text-20">Order of work</h3>
       <OrderList
         key={quilt.version}
@@ -137,17 +137,17 @@ export default async function QuiltingPage(props: QuiltPageProps) {
               const cone = cones.get(t.id)!;
               const wanted = (t.topM + t.bobbinM) * left;
               const short = cone.remainingM !== null && cone.remainingM < wanted;
-              const runs = plan.runOuts.filter((o) => o.threadId === t.id && o.pass > quilt.passesSewn);
+              const runs = plan.runOuts.filter((o) => o.coneId === t.id && o.pass > quilt.passesSewn);
               return (
                 <tr key={t.id} className="border-t align-top">
                   <td className="flex items-center gap-2.5 py-1.5 pr-3">
                     <ThreadSwatch hex={cone.hex} width={24} height={24} /> {coneName(cone)}
                   </td>
                   <td className="py-1.5 pr-3">
-                    {t.topM > 0 && <Shown kind="predicted">{Math.round(t.topM)} m</Shown>}
+                    {t.topM > 0 && <Sourced kind="predicted">{Math.round(t.topM)} m</Sourced>}
                   </td>
                   <td className="py-1.5 pr-3">
-                    {t.bobbinM > 0 && <Shown kind="predicted">{Math.round(t.bobbinM)} m</Shown>}
+                    {t.bobbinM > 0 && <Sourced kind="predicted">{Math.round(t.bobbinM)} m</Sourced>}
                   </td>
                   <td className={`py-1.5 pr-3 ${short ? 'font-semibold text-madder' : ''}`}>
                     {cone.remainingM === null ? 'not counted' : `${Math.round(cone.remainingM)} m`}
@@ -176,8 +176,8 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         {speed.passes > 0
           ? `Hours are learned from ${speed.passes} logged passes: you sew at ${Math.round(100 * Math.exp(-speed.mean))} % of the usual speed.`
           : 'Hours rest on usual speeds until passes are logged.'}{' '}
-        The quilt with its margins: {lengthText(quilt.widthIn + 2 * studio.marginIn, studio.units)} by{' '}
-        {lengthText(quilt.lengthIn + 2 * studio.marginIn, studio.units)}.
+        The quilt with its margins: {lengthText(quilt.widthIn + 2 * preferences.marginIn, preferences.units)}{' '}
+        by {lengthText(quilt.lengthIn + 2 * preferences.marginIn, preferences.units)}.
       </p>
       <h3 className="mt-6 mb-2 text-20">Faults noted</h3>
       <FaultTable faults={faults} />

@@ -3,7 +3,7 @@ import { headers } from 'next/headers';
 import QRCode from 'qrcode';
 import { features } from '@/core/tables/features';
 import { db } from '@/data/sql';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { Sheet } from '@/ui/print/Sheet';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -13,7 +13,7 @@ export const metadata = { title: 'Intake slip' };
 export default async function SlipPage(props: QuiltPageProps) {
   const { view } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [studio, head] = await Promise.all([readStudio(db()), headers()]);
+  const [preferences, head] = await Promise.all([readPreferences(db()), headers()]);
   const address = `http://${head.get('host') ?? '127.0.0.1:3111'}/quilts/${quilt.id}`;
   const code = QRCode.create(address, { errorCorrectionLevel: 'M' });
   const size = code.modules.size;
@@ -34,7 +34,7 @@ export default async function SlipPage(props: QuiltPageProps) {
     ['Washing', quilt.care || 'not said'],
   ];
   return (
-    <Sheet title={`${studio?.name ?? ''}: intake slip`} back={`/quilts/${quilt.id}/take-in`}>
+    <Sheet title={`${preferences?.name ?? ''}: intake slip`} back={`/quilts/${quilt.id}/take-in`}>
       <div className="grid grid-cols-[1fr_150px] gap-6">
         <dl>
           {rows.map(([k, v]) => (

@@ -3,12 +3,12 @@ import { neighbourDensities } from '@/core/density/neighbours';
 import { areaOf } from '@/core/geometry/polygon';
 import { battings } from '@/core/tables/battings';
 import { db } from '@/data/sql';
-import { readStudio } from '@/data/studio';
+import { readPreferences } from '@/data/preferences';
 import { type DenseZone, DensityMap } from '@/ui/density/DensityMap';
 import { NeighbourTable } from '@/ui/density/NeighbourTable';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
-import { Shown } from '@/ui/kit/Shown';
+import { Sourced } from '@/ui/kit/Sourced';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { SaveSvg } from '@/ui/match/SaveSvg';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -19,11 +19,11 @@ export const metadata = { title: 'Density' };
 export default async function DensityPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const studio = (await readStudio(db()))!;
+  const preferences = (await readPreferences(db()))!;
   const told = density({
     battingId: quilt.battingKind,
     battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
-    evenness: studio.evenness,
+    evenness: preferences.evenness,
     zones: zones.map((z) => ({
       id: z.letter,
       technique: z.technique,
@@ -34,7 +34,7 @@ export default async function DensityPage(props: QuiltPageProps) {
   });
   const near = neighbourDensities(
     zones.map((z, i) => ({ id: z.id, geometry: z.geometry, lineDensity: told.zones[i]!.lineDensity })),
-    studio.evenness,
+    preferences.evenness,
   );
   const dense: DenseZone[] = zones.map((z, i) => ({
     ...z,
@@ -105,7 +105,7 @@ export default async function DensityPage(props: QuiltPageProps) {
               )}
               <p className="mt-3 text-ink2">
                 {battings.get(quilt.battingKind).note} A denser zone draws in and lets the open one beside it
-                bubble, above all after washing; within 1 : {studio.evenness} it stays flat.
+                bubble, above all after washing; within 1 : {preferences.evenness} it stays flat.
               </p>
             </div>
           </div>
@@ -132,9 +132,9 @@ function Figure({
     <div className={first ? 'pr-4' : 'px-4'}>
       <dt className="text-13 text-ink2">{label}</dt>
       <dd className={bad ? 'text-madder' : ''}>
-        <Shown kind="predicted">
+        <Sourced kind="predicted">
           <b className="text-32 leading-none">{value}</b>
-        </Shown>{' '}
+        </Sourced>{' '}
         <span className="whitespace-nowrap">
           {unit}
           {bad && ', too much'}

@@ -54,9 +54,10 @@ function Rows({ rows }: { rows: readonly (readonly [string, string])[] }) {
   );
 }
 
-function loading({ view, machine, plan, studio }: Loaded) {
+function loading({ view, machine, plan, preferences }: Loaded) {
   const { quilt, zones } = view;
-  const size = (w: number, l: number) => `${lengthText(w, studio.units)} by ${lengthText(l, studio.units)}`;
+  const size = (w: number, l: number) =>
+    `${lengthText(w, preferences.units)} by ${lengthText(l, preferences.units)}`;
   const { passes } = plan;
   return (
     <div className="grid grid-cols-[1fr_300px] gap-6">
@@ -67,13 +68,13 @@ function loading({ view, machine, plan, studio }: Loaded) {
             ['Top', size(quilt.widthIn, quilt.lengthIn)],
             [
               'Batting',
-              `${quilt.batting}, cut ${size(quilt.widthIn + 2 * studio.marginIn, quilt.lengthIn + 2 * studio.marginIn)}`,
+              `${quilt.batting}, cut ${size(quilt.widthIn + 2 * preferences.marginIn, quilt.lengthIn + 2 * preferences.marginIn)}`,
             ],
             [
               'Backing',
-              `${quilt.backing}, cut ${size(quilt.widthIn + 2 * studio.marginIn + studio.testMarginIn, quilt.lengthIn + 2 * studio.marginIn)}`,
+              `${quilt.backing}, cut ${size(quilt.widthIn + 2 * preferences.marginIn + preferences.testMarginIn, quilt.lengthIn + 2 * preferences.marginIn)}`,
             ],
-            ['Test margin', `${lengthText(studio.testMarginIn, studio.units)} on the right`],
+            ['Test margin', `${lengthText(preferences.testMarginIn, preferences.units)} on the right`],
             [
               'Goes on',
               passes
@@ -90,7 +91,7 @@ function loading({ view, machine, plan, studio }: Loaded) {
           <li>Backing to the leaders, wrong side up, square; taut, not drum tight.</li>
           <li>Batting, then the top; baste across the top edge with the carriage locked.</li>
           <li>
-            {studio.bastingSchool === 'edges'
+            {preferences.bastingSchool === 'edges'
               ? 'Baste the sides at each pass.'
               : 'Baste the sides at each pass, the near rail and the middle.'}
           </li>
@@ -105,7 +106,7 @@ function loading({ view, machine, plan, studio }: Loaded) {
               {passes.depthsIn.map((d, i) => (
                 <tr key={i} className="border-b">
                   <td className="py-1 pr-6">Pass {i + 1}</td>
-                  <td className="pr-6 font-semibold">{lengthText(d, studio.units)}</td>
+                  <td className="pr-6 font-semibold">{lengthText(d, preferences.units)}</td>
                   <td className="w-40">sewn ☐ back seen ☐</td>
                 </tr>
               ))}

@@ -1,27 +1,29 @@
-import { NEEDLE_SIZES } from '@/core/tables/needles';
-import type { Studio } from '@/data/types';
+import type { Field } from './field';
+import { NEEDLE_CHOICES, NO_SUCH_NEEDLE } from './needle';
 
-/** A question good quilters answer differently; each side says what it does. */
-export interface School {
-  name: keyof Studio;
-  question: string;
-  sides: readonly { value: string; label: string; does: string }[];
-}
+const PICK = 'Pick one of the two sides.';
 
-export const SCHOOLS: readonly School[] = [
+/** Questions good quilters answer differently: each side says what it does, and each changes an answer. */
+export const SCHOOLS: readonly Field[] = [
   {
-    name: 'units',
-    question: 'Units',
-    sides: [
+    id: 'units',
+    kind: 'choice',
+    usual: 'inch',
+    ask: PICK,
+    label: 'Units',
+    choices: [
       { value: 'inch', label: 'inch', does: 'Lengths in inches.' },
       { value: 'metric', label: 'metric', does: 'Lengths in millimetres and centimetres.' },
       { value: 'both', label: 'both', does: 'Inches, with the metric beside them.' },
     ],
   },
   {
-    name: 'bobbinSchool',
-    question: 'Bobbin',
-    sides: [
+    id: 'bobbinSchool',
+    kind: 'choice',
+    usual: 'fine',
+    ask: PICK,
+    label: 'Bobbin',
+    choices: [
       {
         value: 'fine',
         label: 'fine filament under everything',
@@ -35,9 +37,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'needleSchool',
-    question: 'Needle',
-    sides: [
+    id: 'needleSchool',
+    kind: 'choice',
+    usual: 'per-thread',
+    ask: PICK,
+    label: 'Needle',
+    choices: [
       {
         value: 'per-thread',
         label: 'size per thread and cloth',
@@ -51,9 +56,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'labelRule',
-    question: 'Needle note on the cone',
-    sides: [
+    id: 'labelRule',
+    kind: 'choice',
+    usual: 'obey',
+    ask: PICK,
+    label: 'Needle note on the cone',
+    choices: [
       {
         value: 'obey',
         label: 'rules',
@@ -63,9 +71,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'spiSchool',
-    question: 'Stitch length',
-    sides: [
+    id: 'spiSchool',
+    kind: 'choice',
+    usual: 'by-curve',
+    ask: PICK,
+    label: 'Stitch length',
+    choices: [
       {
         value: 'by-curve',
         label: 'by the tightest curve',
@@ -79,9 +90,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'modeRule',
-    question: 'Regulation',
-    sides: [
+    id: 'modeRule',
+    kind: 'choice',
+    usual: 'by-technique',
+    ask: PICK,
+    label: 'Regulation',
+    choices: [
       {
         value: 'by-technique',
         label: 'by technique',
@@ -93,18 +107,24 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'ditchSchool',
-    question: 'Ditch',
-    sides: [
+    id: 'ditchSchool',
+    kind: 'choice',
+    usual: 'before-fills',
+    ask: PICK,
+    label: 'Ditch',
+    choices: [
       { value: 'before-fills', label: 'first where fills follow', does: 'Stabilised before anything dense.' },
       { value: 'everywhere', label: 'first, everywhere', does: 'Flattest result, most rolling.' },
       { value: 'as-travel', label: 'as travel, where needed', does: 'Fewest stops; blocks may creep.' },
     ],
   },
   {
-    name: 'motifSchool',
-    question: 'Over motifs',
-    sides: [
+    id: 'motifSchool',
+    kind: 'choice',
+    usual: 'by-size',
+    ask: PICK,
+    label: 'Over motifs',
+    choices: [
       {
         value: 'by-size',
         label: 'by size against the batting',
@@ -119,9 +139,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'endsSchool',
-    question: 'Ends',
-    sides: [
+    id: 'endsSchool',
+    kind: 'choice',
+    usual: 'lock',
+    ask: PICK,
+    label: 'Ends',
+    choices: [
       {
         value: 'lock',
         label: 'lock and clip',
@@ -131,9 +154,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'rollingSchool',
-    question: 'Rolling',
-    sides: [
+    id: 'rollingSchool',
+    kind: 'choice',
+    usual: 'least-time',
+    ask: PICK,
+    label: 'Rolling',
+    choices: [
       { value: 'least-time', label: 'whichever costs less time', does: 'Worked out for each quilt.' },
       { value: 'one-way', label: 'one way', does: 'All colours in each pass; more thread changes.' },
       {
@@ -144,9 +170,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'tensionSchool',
-    question: 'Tension',
-    sides: [
+    id: 'tensionSchool',
+    kind: 'choice',
+    usual: 'both',
+    ask: PICK,
+    label: 'Tension',
+    choices: [
       { value: 'both', label: 'gauge and dial', does: 'Grams, with the turn of the dial beside them.' },
       { value: 'gauge', label: 'gauge', does: 'Grams only.' },
       {
@@ -157,9 +186,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'bastingSchool',
-    question: 'Basting',
-    sides: [
+    id: 'bastingSchool',
+    kind: 'choice',
+    usual: 'edges',
+    ask: PICK,
+    label: 'Basting',
+    choices: [
       { value: 'edges', label: 'edges', does: 'Top edge once, sides at each pass.' },
       {
         value: 'edges-and-middle',
@@ -169,9 +201,12 @@ export const SCHOOLS: readonly School[] = [
     ],
   },
   {
-    name: 'prewashSchool',
-    question: 'Prewash and starch',
-    sides: [
+    id: 'prewashSchool',
+    kind: 'choice',
+    usual: 'ask',
+    ask: PICK,
+    label: 'Prewash and starch',
+    choices: [
       { value: 'ask', label: 'asked per cloth', does: 'Flannel always, the rest as you say.' },
       { value: 'always', label: 'always', does: 'Shrinkage is out before cutting.' },
       { value: 'never', label: 'never', does: 'Crisp cloth; the quilt draws in at its first wash.' },
@@ -179,18 +214,92 @@ export const SCHOOLS: readonly School[] = [
   },
 ];
 
+const number = (
+  id: string,
+  label: string,
+  noun: string,
+  range: readonly [number, number],
+  usual: number,
+  hint: string,
+): Field => ({ id, label, noun, kind: 'number', range, usual, hint });
+
 /** Thresholds, margins and times, with their units. */
-export const NUMBERS: readonly { name: keyof Studio; label: string; hint: string }[] = [
-  { name: 'floorSpi', label: 'Floor of stitch length', hint: 'per inch' },
-  { name: 'evenness', label: 'Even enough', hint: 'densest over sparsest; 4 for quick work' },
-  { name: 'gapShare', label: 'Share of a batting’s rating used', hint: '0.95 keeps a margin' },
-  { name: 'marginIn', label: 'Margin each side', hint: 'in' },
-  { name: 'testMarginIn', label: 'Extra for tests', hint: 'in, one side' },
-  { name: 'lowM', label: 'A cone runs low below', hint: 'm' },
-  { name: 'needleWarnShare', label: 'Needle due from', hint: 'share of its life' },
+export const THRESHOLDS: readonly Field[] = [
+  number('floorSpi', 'Floor of stitch length', 'The floor, stitches per inch,', [3, 20], 8, 'per inch'),
+  number(
+    'evenness',
+    'Even enough',
+    'Evenness',
+    [1.2, 20],
+    2.5,
+    'denser over sparser neighbour; 4 for quick work',
+  ),
+  number(
+    'gapShare',
+    'Share of a batting’s rating used',
+    'The share of a batting’s rating',
+    [0.5, 1],
+    0.95,
+    '0.95 keeps a margin',
+  ),
+  number('marginIn', 'Margin each side', 'The margin, in inches,', [0, 20], 4, 'in'),
+  number('testMarginIn', 'Extra for tests', 'The test margin, in inches,', [0, 30], 8, 'in, one side'),
+  number('lowM', 'A cone runs low below', 'Metres that count as low', [0, 100_000], 300, 'm'),
+  number(
+    'needleWarnShare',
+    'Needle due from',
+    'The share of a needle’s life',
+    [0.1, 2],
+    0.9,
+    'share of its life',
+  ),
 ];
 
-export const NEEDLE_OPTIONS = NEEDLE_SIZES.map((s) => ({
-  value: String(s.nm),
-  label: `Nm ${s.nm} / US ${s.us}`,
-}));
+/** Asked for only where a school calls for them. */
+export const ONES: readonly Field[] = [
+  {
+    id: 'oneNeedleNm',
+    label: 'The trusted size',
+    kind: 'choice',
+    choices: NEEDLE_CHOICES,
+    ask: NO_SUCH_NEEDLE,
+    optional: true,
+  },
+  {
+    id: 'oneSpi',
+    label: 'Stitches per inch',
+    noun: 'The one stitch length, per inch,',
+    kind: 'number',
+    range: [3, 20],
+    optional: true,
+  },
+];
+
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
+
+/** Everything the studio decides for itself. */
+export const PREFERENCES: readonly Field[] = [
+  { id: 'name', label: 'Studio', kind: 'text', most: 120, ask: 'Give the studio its name.' },
+  { id: 'town', label: 'Town', kind: 'text', most: 120, mayBeEmpty: true },
+  ...SCHOOLS,
+  ...THRESHOLDS,
+  ...ONES,
+  {
+    id: 'dayHours',
+    label: 'Hours at the frame, by day',
+    noun: 'Hours',
+    kind: 'numbers',
+    range: [0, 24],
+    count: [7, 7],
+    ask: 'Give the hours of all seven days.',
+    usual: [4, 4, 4, 4, 2, 0, 0],
+  },
+];

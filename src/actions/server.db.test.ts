@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Result } from '@/actions/result';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
-import * as serverActions from './server-actions';
+import * as serverActions from './server';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => {} }));
 
@@ -49,7 +49,7 @@ describe.each(actions)('%s', (_, act) => {
     ['nothing', undefined],
     ['null', null],
     ['a list', []],
-    ['text', 'drop table thread'],
+    ['text', 'drop table cone'],
     ['a number', 7],
   ])('%s is no form', async (_name, input) => inOurWords(await act(input)));
 
@@ -100,10 +100,10 @@ test('what only reads is not led astray either', async () => {
   for (const id of ['', "' or 1=1 --", uuidv7(), null as never, {} as never])
     expect(await readConeUsesAction(id)).toEqual([]);
   for (const [kind, header] of [
-    ['threads', []],
+    ['cones', []],
     ['no such kind', ['a']],
-    ['threads', null],
-    ['threads', [1, {}]],
+    ['cones', null],
+    ['cones', [1, {}]],
   ] as never[][])
     expect(await importHintsAction(kind as never, header as never)).toMatchObject({
       keys: expect.any(Array),

@@ -1,27 +1,29 @@
 'use client';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import { setPreferencesAction } from '@/app/server-actions';
-import type { Studio } from '@/data/types';
+import { setPreferencesAction } from '@/actions/server';
+import type { Preferences } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { NEEDLE_OPTIONS, NUMBERS, SCHOOLS } from './schools';
+import { ONES, SCHOOLS, THRESHOLDS, WEEKDAYS } from '@/core/fields/preferences';
+import { NEEDLE_CHOICES } from '@/core/fields/needle';
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const TEXTS = ['name', 'town'] as const;
-const ONES = ['oneNeedleNm', 'oneSpi'] as const;
+const TEXTS = ['name', 'town'];
+const NUMBERS = [...THRESHOLDS, ...ONES].map((f) => f.id);
+const NAMES = [...TEXTS, ...SCHOOLS.map((f) => f.id), ...NUMBERS];
+const NEEDLE_OPTIONS = NEEDLE_CHOICES.map((c) => ({ value: String(c.value), label: c.label }));
 
 /** The studio's schools: each with what its side does, and numbers that the models use. */
-export function SchoolsForm({ studio }: { studio: Studio }) {
-  const names = [...TEXTS, ...SCHOOLS.map((s) => s.name), ...NUMBERS.map((n) => n.name), ...ONES];
+export function PreferencesForm({ preferences }: { preferences: Preferences }) {
+  const now = preferences as unknown as Record<string, unknown>;
   const form = useForm<Record<string, string>>({
     defaultValues: {
-      ...Object.fromEntries(names.map((n) => [n, studio[n] == null ? '' : String(studio[n])])),
-      ...Object.fromEntries(studio.dayHours.map((h, i) => [`day${i}`, String(h)])),
+      ...Object.fromEntries(NAMES.map((n) => [n, now[n] == null ? '' : String(now[n])])),
+      ...Object.fromEntries(preferences.dayHours.map((h, i) => [`day${i}`, String(h)])),
     },
   });
   const { send, pending, problems, problemAt } = useActionForm(setPreferencesAction, () =>
@@ -33,12 +35,11 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
       className="mt-4 max-w-[1060px]"
       onSubmit={form.handleSubmit((values) => {
         if (pending) return;
-        const numbers = [...NUMBERS.map((n) => n.name as string), ...ONES];
         send({
-          ...Object.fromEntries(names.map((n) => [n, values[n]])),
-          ...Object.fromEntries(numbers.map((n) => [n, numberOf(values[n] ?? '')])),
-          dayHours: DAYS.map((_, i) => numberOf(values[`day${i}`] ?? '')),
-          version: studio.version,
+          ...Object.fromEntries(NAMES.map((n) => [n, values[n]])),
+          ...Object.fromEntries(NUMBERS.map((n) => [n, numberOf(values[n] ?? '')])),
+          dayHours: WEEKDAYS.map((_, i) => numberOf(values[`day${i}`] ?? '')),
+          version: preferences.version,
         });
       })}
     >
@@ -48,22 +49,22 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
       </div>
       <h2 className="mt-6 border-t-2 border-ink pt-2 text-20">Where good quilters disagree</h2>
       {SCHOOLS.map((s) => (
-        <fieldset key={s.name} className="grid gap-x-6 border-b py-2.5 md:grid-cols-[190px_1fr]">
-          <legend className="float-left pt-2 font-semibold md:w-[190px]">{s.question}</legend>
+        <fieldset key={s.id} className="grid gap-x-6 border-b py-2.5 md:grid-cols-[190px_1fr]">
+          <legend className="float-left pt-2 font-semibold md:w-[190px]">{s.label}</legend>
           <div>
             <div className="flex flex-wrap gap-x-6">
-              {s.sides.map((side) => (
+              {s.choices!.map((side) => (
                 <label key={side.value} className="flex min-h-11 items-center gap-2">
                   <input
                     type="radio"
-                    value={side.value}
+                    value={String(side.value)}
                     className="size-5 accent-(--indigo)"
-                    {...form.register(s.name)}
+                    {...form.register(s.id)}
                   />
                   {side.label}
                 </label>
               ))}
-              {s.name === 'needleSchool' && v.needleSchool === 'one' && (
+              {s.id === 'needleSchool' && v.needleSchool === 'one' && (
                 <div className="w-48">
                   <Controller
                     control={form.control}
@@ -81,7 +82,7 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
                   />
                 </div>
               )}
-              {s.name === 'spiSchool' && v.spiSchool === 'one' && (
+              {s.id === 'spiSchool' && v.spiSchool === 'one' && (
                 <div className="w-48">
                   <TextField
                     id="one-spi"
@@ -94,9 +95,9 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
               )}
             </div>
             <p className="text-ink2">
-              {s.sides.find((side) => side.value === v[s.name])?.does}{' '}
-              {s.sides
-                .filter((side) => side.value !== v[s.name])
+              {s.choices!.find((side) => side.value === v[s.id])?.does}{' '}
+              {s
+                .choices!.filter((side) => side.value !== v[s.id])
                 .slice(0, 1)
                 .map((side) => (
                   <span key={side.value}>
@@ -109,22 +110,22 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
       ))}
       <h2 className="mt-6 border-t-2 border-ink pt-2 text-20">Thresholds, margins and hours</h2>
       <div className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
-        {NUMBERS.map((n) => (
+        {THRESHOLDS.map((n) => (
           <TextField
-            key={n.name}
-            id={`pref-${n.name}`}
+            key={n.id}
+            id={`pref-${n.id}`}
             label={n.label}
             hint={n.hint}
             inputMode="decimal"
-            error={problemAt(n.name)}
-            {...form.register(n.name)}
+            error={problemAt(n.id)}
+            {...form.register(n.id)}
           />
         ))}
       </div>
       <fieldset className="mt-4">
         <legend className="mb-1 text-13 font-medium text-ink2">Hours at the frame, by day</legend>
         <div className="grid grid-cols-4 gap-3 sm:grid-cols-7">
-          {DAYS.map((d, i) => (
+          {WEEKDAYS.map((d, i) => (
             <TextField key={d} id={`day-${i}`} label={d} inputMode="decimal" {...form.register(`day${i}`)} />
           ))}
         </div>
@@ -135,7 +136,7 @@ export function SchoolsForm({ studio }: { studio: Studio }) {
         )}
       </fieldset>
       <div className="mt-4">
-        <Problems problems={problems} fields={[...names, 'dayHours']} />
+        <Problems problems={problems} fields={[...NAMES, 'dayHours']} />
       </div>
       <Button look="act" type="submit" disabled={pending} className="mt-3">
         Keep these ways

@@ -1,6 +1,8 @@
 import type { ExchangeKind, Mapping } from '@/core/exchange/columns';
-import type { BattingRow, FabricRow, NeedleRow, RowOf, ThreadRow } from '@/core/exchange/read-row';
+import type { BattingRow, FabricRow, NeedleRow, RowOf, ConeRow } from '@/core/exchange/read-row';
 import { v7 as uuidv7 } from 'uuid';
+import { BATTING_FIELDS, FABRIC_FIELDS } from './cloths';
+import { CONE_FIELDS } from './cones';
 import type { Sql } from './sql';
 
 /** Rows sent in one statement: PostgreSQL takes at most 65 535 values. */
@@ -13,7 +15,7 @@ async function inChunks<T>(rows: readonly T[], insert: (part: T[]) => Promise<un
 const INSERT: {
   [K in ExchangeKind]: (sql: Sql, rows: readonly RowOf[K][], importId: string) => Promise<void>;
 } = {
-  threads: (sql, rows: readonly ThreadRow[], importId) =>
+  cones: (sql, rows: readonly ConeRow[], importId) =>
     inChunks(
       rows.map((r) => ({
         ...r,
@@ -23,18 +25,17 @@ const INSERT: {
         remainingAt: r.remainingM === null ? null : new Date(),
       })),
       (part) =>
-        sql`insert into thread ${sql(part, 'id', 'importId', 'line', 'colour', 'hex', 'fibre', 'label', 'tex', 'texBasis', 'role', 'remainingM', 'remainingSource', 'remainingAt', 'fullG', 'fullM', 'tareG', 'sheen', 'needleMinNm', 'needleMaxNm', 'place', 'price', 'notes')}`,
+        sql`insert into cone ${sql(part, 'id', 'importId', ...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt')}`,
     ),
   battings: (sql, rows: readonly BattingRow[], importId) =>
     inChunks(
       rows.map((r) => ({ ...r, id: uuidv7(), importId })),
-      (part) =>
-        sql`insert into batting ${sql(part, 'id', 'importId', 'name', 'kind', 'loftMm', 'maxGapIn', 'ratingText', 'shrinkPct', 'notes')}`,
+      (part) => sql`insert into batting ${sql(part, 'id', 'importId', ...BATTING_FIELDS)}`,
     ),
   fabrics: (sql, rows: readonly FabricRow[], importId) =>
     inChunks(
       rows.map((r) => ({ ...r, id: uuidv7(), importId })),
-      (part) => sql`insert into fabric ${sql(part, 'id', 'importId', 'name', 'kind', 'hex', 'notes')}`,
+      (part) => sql`insert into fabric ${sql(part, 'id', 'importId', ...FABRIC_FIELDS)}`,
     ),
   needles: (sql, rows: readonly NeedleRow[], importId) =>
     inChunks(
@@ -44,7 +45,7 @@ const INSERT: {
     ),
 };
 
-const TABLE = { threads: 'thread', battings: 'batting', fabrics: 'fabric', needles: 'needle' } as const;
+const TABLE = { cones: 'cone', battings: 'batting', fabrics: 'fabric', needles: 'needle' } as const;
 
 /** Stores an import's rows and the batch they came in. */
 export async function insertImport<K extends ExchangeKind>(
@@ -61,8 +62,8 @@ export async function insertImport<K extends ExchangeKind>(
 /** The keys already taken, in the form `rowKey` gives. */
 export async function readKeys(sql: Sql, kind: ExchangeKind): Promise<Set<string>> {
   const rows =
-    kind === 'threads'
-      ? await sql<{ key: string }[]>`select lower(line || chr(10) || colour) as key from thread`
+    kind === 'cones'
+      ? await sql<{ key: string }[]>`select lower(line || chr(10) || colour) as key from cone`
       : kind === 'needles'
         ? await sql<
             { key: string }[]
@@ -85,11 +86,11 @@ export async function undoImport(sql: Sql, id: string): Promise<{ removed: numbe
 }
 
 const REMOVE_UNUSED: Record<ExchangeKind, (sql: Sql, id: string) => PromiseLike<{ count: number }>> = {
-  threads: (sql, id) => sql`
-    delete from thread t where import_id = ${id}
+  cones: (sql, id) => sql`
+    delete from cone t where import_id = ${id}
       and not exists (select 1 from setup s where s.top_id = t.id or s.bobbin_id = t.id)
-      and not exists (select 1 from bobbin_stock b where b.thread_id = t.id)
-      and not exists (select 1 from cone_use u where u.thread_id = t.id)`,
+      and not exists (select 1 from bobbin_stock b where b.cone_id = t.id)
+      and not exists (select 1 from cone_use u where u.cone_id = t.id)`,
   battings: (sql, id) => sql`
     delete from batting b where import_id = ${id} and not exists (select 1 from quilt q where q.batting_id = b.id)`,
   fabrics: (sql, id) => sql`

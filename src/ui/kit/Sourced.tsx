@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 
-export type Provenance = 'predicted' | 'proven' | 'learned';
+export type Source = 'predicted' | 'proven' | 'learned';
 
-const LINE: Record<Provenance, string> = { predicted: 'basted', proven: 'stitched', learned: 'doubled' };
+const LINE: Record<Source, string> = { predicted: 'basted', proven: 'stitched', learned: 'doubled' };
 
 /** A value with the line under it that says where it comes from; a screen reader hears the word. */
-export function Shown({ kind, children }: { kind: Provenance; children: ReactNode }) {
+export function Sourced({ kind, children }: { kind: Source; children: ReactNode }) {
   return (
     <span className={`inline-block leading-[1.1] ${LINE[kind]}`}>
       {children}
@@ -15,7 +15,7 @@ export function Shown({ kind, children }: { kind: Provenance; children: ReactNod
 }
 
 /** The key to the three lines; stands on every screen that uses them. */
-export function ShownKey({ className = '' }: { className?: string }) {
+export function SourceKey({ className = '' }: { className?: string }) {
   return (
     <ul className={`flex flex-wrap gap-x-4 gap-y-1.5 text-13 text-ink2 ${className}`}>
       {(['basted: predicted', 'stitched: proven', 'doubled: learned from your log'] as const).map(

@@ -1,0 +1,89 @@
+/** How a field is asked for and kept. `inches` and `mm` are lengths that may be typed with their unit. */
+export type FieldKind =
+  'text' | 'long' | 'number' | 'whole' | 'inches' | 'mm' | 'choice' | 'checks' | 'yes' | 'hex' | 'numbers';
+
+/** One of a closed list: what is stored, what a person reads, and what files may call it. */
+export interface FieldChoice {
+  value: string | number;
+  label: string;
+  also?: readonly string[];
+  /** For schools: what choosing it does. */
+  does?: string;
+}
+
+/**
+ * One field of a thing the studio keeps, once for every floor: the form, its ranges and messages, the class that
+ * checks what comes in, the columns of files, the workroom file and the panel all read it here. The database's column
+ * and the type in `data/types` are written by hand and held to it by a test.
+ */
+export interface Field {
+  id: string;
+  /** As the form and the panel call it. */
+  label: string;
+  kind: FieldKind;
+  /** Begins the sentence of a range: “Net grams must lie …”; else the label. */
+  noun?: string;
+  range?: readonly [low: number, high: number];
+  /** Letters at most, or entries of a list at least and at most. */
+  most?: number;
+  count?: readonly [least: number, most: number];
+  choices?: readonly FieldChoice[];
+  /** Said when it is missing or none of the choices. */
+  ask?: string;
+  /** May be left out; then nothing is stored. */
+  optional?: boolean;
+  /** A text that may be empty. */
+  mayBeEmpty?: boolean;
+  hint?: string;
+  /** Takes a whole row of the form. */
+  wide?: boolean;
+  /** Words offered while typing. */
+  suggest?: readonly string[];
+  /** What a new one begins with. */
+  usual?: unknown;
+  /** False: kept, but asked for elsewhere or worked out. */
+  onForm?: boolean;
+  /** False: kept, but not written into the workroom file under its own name. */
+  inFile?: boolean;
+  /** Its column in a CSV file. */
+  column?: {
+    label: string;
+    also: readonly string[];
+    required?: boolean;
+    /** Reads a word of the file; null when it means nothing here. */
+    read?: (text: string) => string | number | null;
+    /** What to do about a word that could not be read. */
+    advice?: string;
+    /** Taken when the cell is empty. */
+    empty?: unknown;
+    /** Said of an empty cell, and stored all the same. */
+    emptyFlag?: string;
+  };
+}
+
+/** A range as a sentence. */
+export const rangeWords = (f: Field): string =>
+  `${f.noun ?? f.label} must lie between ${f.range![0]} and ${f.range![1]}.`;
+
+/** A wrong choice as a sentence. */
+export const choiceWords = (f: Field): string =>
+  f.ask ?? `${f.label}: pick one of ${f.choices!.map((c) => c.label).join(', ')}.`;
+
+/** Choices from a closed list and its labels. */
+export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>): FieldChoice[] =>
+  (Object.entries(labels) as [T, string][]).map(([value, label]) => ({ value, label }));
+
+/** Choices from the rows of a table of the core. */
+export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice[] =>
+  rows.map((r) => ({ value: r.id, label: r.label }));
+
+/** The label of a stored choice; the value itself when it is no longer in the list. */
+export const labelOf = (f: Field | undefined, value: unknown): string =>
+  f?.choices?.find((c) => c.value === value)?.label ?? String(value ?? '');
+
+/** The rows of a table in the order given, by id. */
+export function fieldOf<F extends Field>(fields: readonly F[], id: string): F {
+  const found = fields.find((f) => f.id === id);
+  if (!found) throw new Error(`There is no field ${id}.`);
+  return found;
+}

@@ -1,0 +1,80 @@
+/**
+ * Closed lists of the studio, each once: what the database's checks, the forms and the files allow. A test holds the
+ * database to them.
+ */
+export const CONE_ROLES = ['top', 'bobbin', 'both'] as const;
+export type ConeRole = (typeof CONE_ROLES)[number];
+export const CONE_ROLE_LABEL: Record<ConeRole, string> = {
+  top: 'top',
+  bobbin: 'bobbin',
+  both: 'top and bobbin',
+};
+
+export const SHEENS = ['matt', 'satin', 'bright'] as const;
+export type Sheen = (typeof SHEENS)[number];
+
+export const RULER_SHAPES = ['straight', 'arc', 'circle', 'template'] as const;
+export type RulerShape = (typeof RULER_SHAPES)[number];
+export const RULER_SHAPE_LABEL: Record<RulerShape, string> = {
+  straight: 'straight edge',
+  arc: 'arc',
+  circle: 'circle',
+  template: 'template',
+};
+
+export const BOBBIN_KINDS = ['wound', 'prewound'] as const;
+export type BobbinKind = (typeof BOBBIN_KINDS)[number];
+
+/** How what remains on a cone is known. */
+export const REMAINING_SOURCES = ['weighed', 'logged', 'set'] as const;
+export type RemainingSource = (typeof REMAINING_SOURCES)[number];
+
+/** Why metres left a cone or were counted anew. */
+export const CONE_USE_WHYS = ['winding', 'pass', 'weighed', 'set'] as const;
+export type ConeUseWhy = (typeof CONE_USE_WHYS)[number];
+
+/** What a quilt is for. */
+export const USES = ['bed', 'baby', 'wall', 'show', 'garment', 'other'] as const;
+export type Use = (typeof USES)[number];
+export const USE_LABEL: Record<Use, string> = {
+  bed: 'for a bed',
+  baby: 'for a baby',
+  wall: 'for a wall',
+  show: 'for a show',
+  garment: 'to wear',
+  other: 'for something else',
+};
+
+/** Whether the stitching should be seen. */
+export const VISIBILITIES = ['sink', 'texture', 'show'] as const;
+export type VisibilityWish = (typeof VISIBILITIES)[number];
+export const VISIBILITY_LABEL: Record<VisibilityWish, string> = {
+  sink: 'sink in',
+  texture: 'read as texture',
+  show: 'show',
+};
+
+/** A quilt's steps, in order. */
+export const STEPS = ['take-in', 'match', 'test', 'quilt', 'hand-back'] as const;
+export type Step = (typeof STEPS)[number];
+
+export const TURN_RULES = ['auto', 'never'] as const;
+export type TurnRule = (typeof TURN_RULES)[number];
+
+/** Where a test stitch was sewn, or a fault seen. */
+export const DIRECTIONS = ['away', 'toward', 'left', 'right', 'curve', 'point'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
+
+export const FAULT_STATES = ['open', 'mended', 'left'] as const;
+export type FaultState = (typeof FAULT_STATES)[number];
+
+/** What is calibrated on a machine. */
+export const CALIBRATION_KINDS = ['speed-dial', 'idle-dial', 'top-dial', 'bobbin-turns'] as const;
+export type CalibrationKind = (typeof CALIBRATION_KINDS)[number];
+
+/** What a thread's size was read from, best first. */
+export const BASES = ['measured', 'tex', 'den', 'ne', 'nm', 'ticket', 'wt'] as const;
+
+/** Where a number comes from. */
+export const SOURCES = ['predicted', 'learned', 'proven'] as const;
+export type Source = (typeof SOURCES)[number];

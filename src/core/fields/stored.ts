@@ -1,0 +1,18 @@
+import type { Field } from './field';
+
+/** One value as it is kept: texts without blanks round them, colours in small letters, what was not given as nothing. */
+function kept(f: Field, value: unknown): unknown {
+  if (value === undefined || value === null || value === '')
+    return f.kind === 'text' || f.kind === 'long' ? '' : f.kind === 'yes' ? false : null;
+  if (f.kind === 'text' || f.kind === 'long') return String(value).trim();
+  if (f.kind === 'hex') return String(value).toLowerCase();
+  return value;
+}
+
+/** A checked form as the row that is stored: the fields of its table and nothing else. */
+export const stored = (fields: readonly Field[], form: object): Record<string, unknown> =>
+  Object.fromEntries(fields.map((f) => [f.id, kept(f, (form as Record<string, unknown>)[f.id])]));
+
+/** What a new one begins with. */
+export const usualValues = (fields: readonly Field[]): Record<string, unknown> =>
+  Object.fromEntries(fields.flatMap((f) => (f.usual === undefined ? [] : [[f.id, f.usual]])));
