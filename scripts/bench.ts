@@ -7,7 +7,7 @@ import postgres from 'postgres';
 import { planOrder } from '@/core/order/order';
 import { planZones } from '@/core/plan/plan-kinds';
 import { planWork } from '@/core/plan/work-plan';
-import { PRIOR_SPEED } from '@/core/usage/hours';
+import { NOTHING_LOGGED } from '@/core/hours/factors';
 import { palette } from '@/core/colour/palette';
 import { match } from '@/core/match/match';
 import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
@@ -142,7 +142,7 @@ async function bench() {
       evenness: 2.5,
       ditchSchool: 'before-fills',
       ends: 'lock',
-      speed: PRIOR_SPEED,
+      belief: NOTHING_LOGGED,
     }),
   );
   const port = 3199;

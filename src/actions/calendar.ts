@@ -4,18 +4,19 @@ import ical from 'ical-generator';
 import Papa from 'papaparse';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { type Job, schedule, type Scheduled } from '@/core/calendar/promise';
+import { wholeSteps } from '@/core/plan/steps';
 import { planWork } from '@/core/plan/work-plan';
 import { readCardCones } from '@/data/cones';
 import { readMachines } from '@/data/machines';
-import { readRack } from '@/data/quilts';
-import { readAllSetups } from '@/data/setups';
+import { readRack, updateDays } from '@/data/quilts';
+import { readOpenSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
 import type { Machine, Quilt, Preferences } from '@/data/types';
-import { readAllZones } from '@/data/zones';
+import { readOpenZones, zonesByQuilt } from '@/data/zones';
 import type { Context } from './context';
-import { planRequest, readSpeed, wholeMinutes } from './plan';
-import { sewnShare } from './quilt-work';
+import { readHours } from './hours';
+import { PRICES, planRequest, shareSewn } from './plan';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, FormKey, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
@@ -37,38 +38,33 @@ const MOST_JOBS = 120;
 
 /** Every quilt still to be sewn, laid on its machine's frame one after another. */
 export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | null> {
-  const [preferences, machines, quilts, zones, setups, shelf, speed] = await Promise.all([
+  const [preferences, machines, quilts, zones, setups, shelf, belief] = await Promise.all([
     readPreferences(sql),
     readMachines(sql),
     readRack(sql),
-    readAllZones(sql),
-    readAllSetups(sql),
+    readOpenZones(sql),
+    readOpenSetups(sql),
     readCardCones(sql),
-    readSpeed(sql),
+    readHours(sql),
   ]);
   if (!preferences) return null;
   const today = dayNumber(format(now, 'yyyy-MM-dd'));
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const byZone = new Map(setups.map((s) => [s.zoneId, s]));
+  const zonesOf = zonesByQuilt(zones);
   const open = quilts.filter((q) => q.step !== 'hand-back').slice(0, MOST_JOBS);
   const jobs = open.flatMap((quilt): (Job & { quilt: Quilt })[] => {
     const machine = machines.find((m) => m.id === quilt.machineId);
     if (!machine) return [];
-    const own = zones.filter((z) => z.quiltId === quilt.id);
-    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, preferences, speed });
-    const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed);
-    const left = 1 - sewnShare(quilt);
-    const hours = {
-      low: (minutes.low * left) / 60,
-      mid: (minutes.mid * left) / 60,
-      high: (minutes.high * left) / 60,
-    };
+    const own = zonesOf.get(quilt.id) ?? [];
+    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, preferences, belief });
+    const plan = planWork({ ...request, brief: true });
     return [
       {
         id: quilt.id,
         machineId: machine.id,
         fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
-        hours,
+        steps: wholeSteps(plan, PRICES.changeMin, 1 - shareSewn(quilt)),
         dueDay: dayNumber(quilt.dueOn),
         quilt,
       },
@@ -85,7 +81,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
     preferences,
     machines,
     today,
-    jobs: schedule(jobs, preferences.dayHours, today).map((s, i) => {
+    jobs: schedule(jobs, preferences.dayHours, today, belief).map((s, i) => {
       const { quilt } = jobs[i]!;
       return {
         ...s,
@@ -123,10 +119,11 @@ export const setDays = (context: Context, input: unknown): Promise<Result<{ id: 
     async (tx, form) => {
       if (form.dueOn && form.dueOn < format(context.now, 'yyyy-MM-dd'))
         return refuse('That day is past. Promise a day to come.', 'dueOn');
-      const rows = await tx`
-        update quilt set starts_on = ${form.startsOn ?? null}, due_on = coalesce(${form.dueOn ?? null}, due_on), version = version + 1
-        where id = ${form.quiltId} and version = ${form.version} returning id`;
-      return rows.length === 1 ? done({ id: form.quiltId }) : conflict(MEANWHILE);
+      const kept = await updateDays(tx, form.quiltId, form.version, {
+        startsOn: form.startsOn ?? null,
+        dueOn: form.dueOn ?? null,
+      });
+      return kept ? done({ id: form.quiltId }) : conflict(MEANWHILE);
     },
     { quilt_check: ['dueOn', 'It cannot be promised for a day before it came.'] },
   );

@@ -13,8 +13,10 @@ import {
   insertCone,
   readConeUses,
   readCone,
+  editCones,
   setConeArchived,
   setRemaining,
+  setTare,
   updateCone,
 } from '@/data/cones';
 import type { Sql } from '@/data/sql';
@@ -154,7 +156,7 @@ export const countCone = (context: Context, input: unknown): Promise<Result<{ re
     if (form.grossG == null) return refuse('Put the cone on the scale and give its grams.', 'grossG');
     if (tare == null) return refuse('Give the grams of an empty cone once; it is kept.', 'tareG');
     const m = metresFromWeight(form.grossG, tare, cone.tex);
-    if (form.tareG != null) await tx`update cone set tare_g = ${tare} where id = ${cone.id}`;
+    if (form.tareG != null) await setTare(tx, cone.id, tare);
     await setRemaining(tx, cone.id, m, 'weighed', `${form.grossG} g on the scale, ${tare} g empty`);
     return done({ remainingM: m });
   });
@@ -184,11 +186,7 @@ export const editMany = (context: Context, input: unknown): Promise<Result<{ cou
     const { role, place, sheen } = form;
     if (role === undefined && place === undefined && sheen === undefined)
       return refuse('Say what to change.');
-    const rows = await tx`
-      update cone set role = coalesce(${role ?? null}, role), place = coalesce(${place?.trim() ?? null}, place),
-        sheen = coalesce(${sheen ?? null}, sheen), version = version + 1
-      where id = any(${form.ids})`;
-    return done({ count: rows.count });
+    return done({ count: await editCones(tx, form.ids, { role, place: place?.trim(), sheen }) });
   });
 
 /** Cones by id, in the order asked for; those not known are left out. */

@@ -9,6 +9,7 @@ import { stored } from '@/core/fields/stored';
 import type { Mode } from '@/core/stitch/machine';
 import type { FootId } from '@/core/tables/techniques';
 import { insertMachine, type MachineFields, updateMachine, upsertCalibration } from '@/data/machines';
+import { updateMachineOf } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { Fields, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
@@ -115,9 +116,7 @@ export const sewOn = (context: Context, input: unknown): Promise<Result<{ machin
     UseMachine,
     input,
     async (tx, form) => {
-      const rows =
-        await tx`update quilt set machine_id = ${form.machineId} where id = ${form.quiltId} returning id`;
-      return rows.length === 1
+      return (await updateMachineOf(tx, form.quiltId, form.machineId))
         ? done({ machineId: form.machineId })
         : refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     },

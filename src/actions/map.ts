@@ -7,7 +7,7 @@ import type { MultiPolygon } from '@/core/geometry/polygon';
 import { letterOf } from '@/core/plan/letters';
 import { techniques } from '@/core/tables/techniques';
 import { readFabrics } from '@/data/cloths';
-import { readQuilt } from '@/data/quilts';
+import { lockQuilt, readQuilt, touchMap } from '@/data/quilts';
 import { insertZone, retireZones, placeZone, readZones } from '@/data/zones';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
@@ -60,6 +60,7 @@ const soundShape = (shape: unknown): shape is MultiPolygon =>
 /** Lays a quilt's zones anew: they must cover it once and only once. Zones that leave the map keep their cards. */
 export const saveMap = (context: Context, input: unknown): Promise<Result<{ zones: number }>> =>
   save<SaveMap, { zones: number }>(context, 'save-map', SaveMap, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
     const quilt = await readQuilt(tx, form.quiltId);
     if (!quilt) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     if (quilt.version !== form.version) return conflict(MEANWHILE);
@@ -96,6 +97,6 @@ export const saveMap = (context: Context, input: unknown): Promise<Result<{ zone
         fabrics: like?.fabrics ?? [{ fabricId: cotton!.id, hex: '#d8cfbb', share: 1 }],
       });
     }
-    await tx`update quilt set version = version + 1, order_by_hand = null where id = ${quilt.id}`;
+    await touchMap(tx, quilt.id);
     return done({ zones: form.zones.length });
   });

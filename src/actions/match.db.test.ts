@@ -1,3 +1,4 @@
+import { isSewn } from '@/core/plan/begun';
 import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { match } from '@/core/match/match';
@@ -11,7 +12,7 @@ import { readPreferences } from '@/data/preferences';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
 import { readMatchSources, zoneRequest } from './match-sources';
-import { fixPlan, logPass, readPlan, stitchesOf } from './plan';
+import { fixPlan, logStep, readPlan, stitchesOf } from './plan';
 import { setPreferences } from './preferences';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import type { Result } from './result';
@@ -361,7 +362,7 @@ describe('the studio’s own fault record', () => {
     const record = await readFaultRecord(base.sql);
     const [n] = await base.sql<{ faults: number; stitches: number }[]>`
       select (select count(*)::int from fault f where exists
-               (select 1 from stitches_sewn s where s.zone_id = f.zone_id)) as faults,
+               (select 1 from stitches_sewn s where s.top_id = f.top_id)) as faults,
              (select sum(stitches) from stitches_sewn) as stitches`;
     expect(record.all.faults).toBe(n!.faults);
     expect(record.all.stitches).toBeCloseTo(n!.stitches, 3);
@@ -380,16 +381,17 @@ describe('the studio’s own fault record', () => {
         }),
       );
     const now = await viewOf('Harbour Lights');
-    const pass = now.quilt.passesSewn + 1;
-    const { plan } = await readPlan(base.sql, now);
-    const expected = stitchesOf(plan, now.setups, pass);
+    const { plan, steps } = await readPlan(base.sql, now);
+    const step = steps.find((s) => !isSewn(s, now.quilt.sewn))!;
+    const { pass, thread, stabilise } = step;
+    const expected = stitchesOf(plan, now.setups, step);
     expect(expected.length).toBeGreaterThan(0);
-    const form = { key: key(), quiltId: now.quilt.id, pass, minutes: 30 };
-    value(await logPass(thisContext(), form));
-    value(await logPass(thisContext(), form));
+    const form = { key: key(), quiltId: now.quilt.id, pass, thread, stabilise, minutes: 30 };
+    value(await logStep(thisContext(), form));
+    value(await logStep(thisContext(), form));
     const rows = await base.sql<{ zoneId: string; stitches: number }[]>`
       select zone_id, stitches from stitches_sewn
-      where pass = ${pass} and zone_id in ${base.sql(now.zones.map((z) => z.id))}`;
+      where pass = ${pass} and zone_id in ${base.sql(step.zones.map((z) => z.id))}`;
     expect(rows).toHaveLength(expected.length);
     for (const row of rows)
       expect(row.stitches).toBeCloseTo(expected.find((e) => e.zoneId === row.zoneId)!.stitches, 6);

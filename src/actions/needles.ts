@@ -68,6 +68,6 @@ export const sewStitches = (context: Context, input: unknown): Promise<Result<{ 
   save<SewStitches, { stitches: number }>(context, 'sew-stitches', SewStitches, input, async (tx, form) => {
     const fitted = (await readFitted(tx)).find((f) => f.machineId === form.machineId);
     if (!fitted) return refuse('No needle is in this machine yet. Fit one first.', 'machineId');
-    await addStitches(tx, fitted.id, form.stitches);
+    await addStitches(tx, fitted.id, form.stitches, form.stitches);
     return done({ stitches: fitted.stitches + form.stitches });
   });

@@ -1,4 +1,7 @@
 import { thisContext } from './context';
+import { isSewn } from '@/core/plan/begun';
+import { minutesRange } from '@/core/hours/sum';
+import { wholeSteps } from '@/core/plan/steps';
 import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
@@ -10,7 +13,7 @@ import { loadDemo } from '@/demo/load';
 import { calendarCsv, calendarIcs, setDays, readCalendar } from './calendar';
 import { addPhotograph, beginIntake, keepIntake } from './intakes';
 import { saveMap } from './map';
-import { fixPlan, logPass, putOnFrame, readPlan, setOrder, wholeMinutes } from './plan';
+import { fixPlan, logStep, putOnFrame, readPlan, setOrder, PRICES } from './plan';
 import { readQuiltView } from './quilt-view';
 import type { Result } from './result';
 
@@ -37,9 +40,9 @@ test('every demo quilt has a map that covers it and a plan with passes and hours
   const quilts = await base.sql<{ id: string }[]>`select id from quilt`;
   for (const { id } of quilts) {
     const view = (await readQuiltView(base.sql, id))!;
-    const { plan, speed } = await readPlan(base.sql, view);
+    const { plan, belief } = await readPlan(base.sql, view);
     expect(plan.passes!.passes).toBeGreaterThan(0);
-    const hours = wholeMinutes(plan, speed);
+    const hours = minutesRange(wholeSteps(plan, PRICES.changeMin), belief);
     expect(hours.low).toBeLessThan(hours.mid);
     expect(hours.mid).toBeLessThan(hours.high);
     const saved = await saveMap(thisContext(), {
@@ -51,6 +54,13 @@ test('every demo quilt has a map that covers it and a plan with passes and hours
     expect([view.quilt.name, saved.ok ? '' : saved.problems[0]!.message]).toEqual([view.quilt.name, '']);
   }
 });
+
+const nextStep = async (quiltId: string) => {
+  const view = (await readQuiltView(base.sql, quiltId))!;
+  const { steps } = await readPlan(base.sql, view);
+  const { pass, thread, stabilise } = steps.find((s) => !isSewn(s, view.quilt.sewn))!;
+  return { pass, thread, stabilise };
+};
 
 describe('the plan', () => {
   test('passes are fixed, an order is kept and given back, two windows are told apart', async () => {
@@ -80,11 +90,12 @@ describe('the plan', () => {
       problems: [{ message: 'Another quilt is on this frame. Take it off first.' }],
     });
     const q = await quiltNamed('Harbour Lights');
-    const form = { key: key(), quiltId: q.id, pass: q.passesSewn + 1, minutes: 40 };
-    expect(value(await logPass(thisContext(), form)).passesSewn).toBe(q.passesSewn + 1);
-    expect(value(await logPass(thisContext(), form)).passesSewn).toBe(q.passesSewn + 1);
-    expect(await logPass(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
-    expect(paths(await logPass(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
+    const step = await nextStep(q.id);
+    const form = { key: key(), quiltId: q.id, ...step, minutes: 40 };
+    const { left } = value(await logStep(thisContext(), form));
+    expect(value(await logStep(thisContext(), form)).left).toBe(left);
+    expect(await logStep(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
+    expect(paths(await logStep(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
     const view = (await readQuiltView(base.sql, q.id))!;
     const topId = view.setups.values().next().value!.topId;
     expect((await readConeUses(base.sql, topId)).some((u) => u.why === 'pass' && u.metres < 0)).toBe(true);

@@ -1,33 +1,55 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
+import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
-import { planWork, type PlannedZone, type WorkPlan, type WorkPlanRequest } from '@/core/plan/work-plan';
+import { TURN_RULES, type TurnRule } from '@/core/fields/lists';
+import type { HoursBelief } from '@/core/hours/factors';
+import { wornBy } from '@/core/needle/life';
+import { planOrder } from '@/core/order/order';
+import { type BegunPlan, isSewn, movedOn, sewnShare } from '@/core/plan/begun';
+import { type PlannedStep, planSteps } from '@/core/plan/steps';
 import {
-  learnSpeed,
-  minutesRange,
-  PRIOR_SPEED,
-  type Range,
-  type SpeedFactor,
-  speedForQuilt,
-} from '@/core/usage/hours';
+  planWork,
+  rolledMm,
+  type PlannedZone,
+  type WorkPlan,
+  type WorkPlanRequest,
+} from '@/core/plan/work-plan';
+import { type FrameSize, planPasses } from '@/core/passes/passes';
+import { wearFactor } from '@/core/sandwich/sandwich';
+import { fibres } from '@/core/tables/fibres';
 import { ACT_MIN } from '@/core/usage/sewing-time';
 import { takeMetres } from '@/data/cones';
 import { insertStitches, type SewnInPass } from '@/data/fault-record';
 import { readMachine } from '@/data/machines';
-import { insertPassLog, readAllPassLogs } from '@/data/passes';
-import type { Sql } from '@/data/sql';
+import { addStitches, readFittedIn } from '@/data/needles';
 import { readPreferences } from '@/data/preferences';
-import type { ChosenSetup, Cone, Machine, Quilt, Preferences, Zone } from '@/data/types';
+import { lockQuilt, markSewn, setHandedBack, setOnFrame, updateOrder, updatePlan } from '@/data/quilts';
+import type { Sql } from '@/data/sql';
+import { insertStep } from '@/data/steps';
+import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
 import type { Context } from './context';
-import { readQuiltView } from './quilt-view';
+import { readHours } from './hours';
+import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Num, OneOf, QuiltId, Version, Whole, Words } from './rules';
+import { FormKey, Maybe, Num, OneOf, QuiltId, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, save } from './save';
 import { sandwichOf } from './zone-brief';
 
 /** A roll of the quilt and a thread change, minutes. */
 export const PRICES = { rollMin: ACT_MIN.advance, changeMin: ACT_MIN.threadChange };
+
+/** A machine's frame as passes are planned on it. */
+export const frameOf = (m: Machine): FrameSize => ({
+  throatIn: m.throatIn,
+  deadIn: m.deadIn,
+  widthIn: m.frameIn,
+  rollInThroat: m.rollInThroat,
+  rollStartIn: m.rollStartIn,
+});
+
+export const bobbinOf = (m: Machine) => ({ od: m.bobbinOdMm, core: m.bobbinCoreMm, width: m.bobbinWidthMm });
 
 interface PlanSources {
   quilt: Quilt;
@@ -36,39 +58,29 @@ interface PlanSources {
   cones: ReadonlyMap<string, Cone>;
   machine: Machine;
   preferences: Preferences;
-  speed: SpeedFactor;
+  belief: HoursBelief;
 }
 
-/** A stored quilt as the core plans it. */
-export function planRequest({
-  quilt,
-  zones,
-  setups,
-  cones,
-  machine,
-  preferences,
-  speed,
-}: PlanSources): WorkPlanRequest {
+/** A stored quilt as the core plans it; one that was begun keeps the frame, bobbin and passes it was begun with. */
+export function planRequest(sources: PlanSources): WorkPlanRequest {
+  const { quilt, zones, setups, cones, machine, preferences, belief } = sources;
+  const { begun, depthsIn, turned } = quilt;
   return {
     quilt,
     battingId: quilt.battingKind,
     battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
+    gapShare: preferences.gapShare,
     backing: quilt.backingKind,
-    frame: {
-      throatIn: machine.throatIn,
-      deadIn: machine.deadIn,
-      widthIn: machine.frameIn,
-      rollInThroat: machine.rollInThroat,
-      rollStartIn: machine.rollStartIn,
-    },
-    marginIn: preferences.marginIn,
+    frame: begun?.frame ?? frameOf(machine),
+    marginIn: begun?.marginIn ?? preferences.marginIn,
+    begun: begun && depthsIn ? { depthsIn, turned } : undefined,
     turn: quilt.turnRule,
-    bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+    bobbinMm: begun?.bobbinMm ?? bobbinOf(machine),
     evenness: preferences.evenness,
     ditchSchool: preferences.ditchSchool,
     // Ends are buried for a show whatever the studio's way.
     ends: quilt.use === 'show' ? 'bury' : preferences.endsSchool,
-    speed,
+    belief,
     zones: zones.map((z): PlannedZone => {
       const s = setups.get(z.id);
       const top = s && cones.get(s.topId);
@@ -87,72 +99,152 @@ export function planRequest({
   };
 }
 
-/** Hours a whole quilt takes, middle and range, with rolls and changes as the usual way would have them. */
-export function wholeMinutes(plan: WorkPlan, speed: SpeedFactor): Range {
-  const passes = plan.passes?.passes ?? 1;
-  const changes = Math.max(0, plan.order.threads.length - 1);
-  const overhead = (passes - 1) * PRICES.rollMin + changes * PRICES.changeMin;
-  return minutesRange(plan.minutes.sewing, plan.minutes.acts + overhead, speedForQuilt(speed, passes));
-}
-
-/** The speed learned from every pass this studio has logged. */
-export const readSpeed = async (sql: Sql): Promise<SpeedFactor> => learnSpeed(await readAllPassLogs(sql));
-
-/** A quilt's plan, worked out from what is stored now. */
-export async function readPlan(sql: Sql, view: NonNullable<Awaited<ReturnType<typeof readQuiltView>>>) {
-  const [machine, preferences, speed] = await Promise.all([
+/** A quilt's plan, worked out from what is stored now, with its steps in the order of work. */
+export async function readPlan(sql: Sql, view: QuiltView) {
+  const [machine, preferences, belief] = await Promise.all([
     readMachine(sql, view.quilt.machineId),
     readPreferences(sql),
-    readSpeed(sql),
+    readHours(sql),
   ]);
-  const cones = new Map(view.shelf.map((c) => [c.id, c]));
-  const request = planRequest({ ...view, cones, machine, preferences: preferences!, speed });
-  return { plan: planWork(request), speed, preferences: preferences!, machine, request };
+  return planOf(view, machine, preferences!, belief);
 }
 
-/** Minutes one pass would take by the model alone, before anything is learned. */
-const predictedMinutes = (plan: WorkPlan, pass: number): number =>
-  plan.order.cells.filter((c) => c.pass === pass).reduce((sum, c) => sum + c.minutes, 0);
+/** The same from what was read already. */
+export function planOf(view: QuiltView, machine: Machine, preferences: Preferences, belief: HoursBelief) {
+  const { quilt } = view;
+  const cones = new Map(view.shelf.map((c) => [c.id, c]));
+  const request = planRequest({ ...view, cones, machine, preferences, belief });
+  const plan = planWork(request);
+  const order = quilt.orderByHand ?? quilt.begun?.steps ?? [];
+  const steps = planSteps(plan, request, order, PRICES);
+  const moved = quilt.begun
+    ? movedOn(quilt.begun, {
+        id: machine.id,
+        name: machine.name,
+        frame: frameOf(machine),
+        marginIn: preferences.marginIn,
+      })
+    : [];
+  return {
+    plan,
+    steps,
+    moved,
+    share: shareSewn(quilt, steps),
+    belief,
+    preferences,
+    machine,
+    request,
+  };
+}
 
-/** What a pass sews in each zone that has a set-up. */
+/** Share of a quilt that is sewn, 0–1, by the minutes of its steps. */
+export const shareSewn = (
+  quilt: Pick<Quilt, 'step' | 'sewn' | 'begun'>,
+  steps?: readonly PlannedStep[],
+): number =>
+  quilt.step === 'hand-back'
+    ? 1
+    : sewnShare(steps && steps.length > 0 ? steps : (quilt.begun?.steps ?? []), quilt.sewn);
+
+/** What a step sews in each of its zones. */
 export const stitchesOf = (
   plan: WorkPlan,
   setups: ReadonlyMap<string, ChosenSetup>,
-  pass: number,
+  step: PlannedStep,
 ): SewnInPass[] =>
-  plan.zones.flatMap((z) => {
-    const setup = setups.get(z.id);
-    const stitches = z.stitches * (z.shares[pass - 1] ?? 0);
+  step.zones.flatMap(({ id, share }) => {
+    const setup = setups.get(id);
+    const stitches = (plan.zones.find((z) => z.id === id)?.stitches ?? 0) * share;
     if (!setup || stitches <= 0) return [];
     const { topId, bobbinId, needleNm } = setup;
-    return [{ zoneId: z.id, pass, topId, bobbinId, needleNm, stitches }];
+    return [{ zoneId: id, pass: step.pass, topId, bobbinId, needleNm, stitches }];
   });
+
+/** Stitches of a step, and how much they wear a needle: each counts by the cloth and thread it goes through. */
+export function wearOf(
+  request: WorkPlanRequest,
+  cones: ReadonlyMap<string, Pick<Cone, 'fibre'>>,
+  sewn: readonly SewnInPass[],
+): { stitches: number; worn: number } {
+  return sewn.reduce(
+    (sum, s) => {
+      const zone = request.zones.find((z) => z.id === s.zoneId)!;
+      const factor = wearFactor(zone.sandwich) * fibres.get(cones.get(s.topId)!.fibre).needleWear;
+      return { stitches: sum.stitches + s.stitches, worn: sum.worn + wornBy(s.stitches, factor) };
+    },
+    { stitches: 0, worn: 0 },
+  );
+}
+
+/** What a quilt is begun with, to be kept: its machine and frame as they are now, and the steps in order. */
+export function begin(
+  { machine, preferences, request, plan }: ReturnType<typeof planOf>,
+  now: Date,
+): BegunPlan {
+  const found = planOrder({ ...plan.order, ...PRICES, rolling: preferences.rollingSchool });
+  const steps = planSteps(plan, request, found.order, PRICES);
+  return {
+    machineId: machine.id,
+    machine: machine.name,
+    frame: frameOf(machine),
+    marginIn: preferences.marginIn,
+    bobbinMm: bobbinOf(machine),
+    at: now.toISOString(),
+    steps: steps.map(({ pass, thread, stabilise, minutes }) => ({ pass, thread, stabilise, minutes })),
+  };
+}
 
 export class FixPlan {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Version() version!: number;
-  @OneOf(['auto', 'never'], 'Turned where it saves passes, or never.') turnRule!: 'auto' | 'never';
+  @OneOf(TURN_RULES, 'Turned where it saves passes, or never.') turnRule!: TurnRule;
 }
 
-/** Fixes the passes of a quilt as they are planned now; the map and the Stand count by them. */
+/**
+ * Fixes the passes of a quilt as they are planned now, with everything they rest on; the map and the Stand count by
+ * them. Passes that are sewn stand: only the rest is planned on what the Workroom is now.
+ */
 export const fixPlan = (context: Context, input: unknown): Promise<Result<{ passes: number }>> =>
   save<FixPlan, { passes: number }>(context, 'fix-plan', FixPlan, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
     const view = await readQuiltView(tx, form.quiltId);
     if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
-    const { plan } = await readPlan(tx, { ...view, quilt: { ...view.quilt, turnRule: form.turnRule } });
-    if (!plan.passes) return refuse(plan.cautions[0]!.text, 'turnRule');
-    if (view.quilt.passesSewn > plan.passes.passes)
-      return refuse(
-        `${view.quilt.passesSewn} passes are sewn already; this plan has only ${plan.passes.passes}.`,
-        'turnRule',
-      );
-    const rows = await tx`
-      update quilt set passes = ${plan.passes.passes}, depths_in = ${plan.passes.depthsIn}, turned = ${plan.passes.turned},
-        turn_rule = ${form.turnRule}, order_by_hand = null, version = version + 1
-      where id = ${form.quiltId} and version = ${form.version} returning id`;
-    return rows.length === 1 ? done({ passes: plan.passes.passes }) : conflict(MEANWHILE);
+    const { quilt } = view;
+    const fresh = { ...view, quilt: { ...quilt, turnRule: form.turnRule, begun: null, depthsIn: null } };
+    const now = await readPlan(tx, fresh);
+    const sewnIn = quilt.depthsIn?.slice(0, lastPassSewn(quilt)) ?? [];
+    if (sewnIn.length === 0) {
+      if (!now.plan.passes) return refuse(now.plan.cautions[0]!.text, 'turnRule');
+      const kept = await updatePlan(tx, quilt.id, form.version, {
+        depthsIn: now.plan.passes.depthsIn,
+        turned: now.plan.passes.turned,
+        turnRule: form.turnRule,
+        begun: begin(now, context.now),
+      });
+      return kept ? done({ passes: now.plan.passes.passes }) : conflict(MEANWHILE);
+    }
+    const [across, along] = quilt.turned ? [quilt.lengthIn, quilt.widthIn] : [quilt.widthIn, quilt.lengthIn];
+    const { depthsIn } = planPasses({
+      quilt: { widthIn: across, lengthIn: along },
+      marginIn: now.preferences.marginIn,
+      frame: frameOf(now.machine),
+      rolledMm: rolledMm(quilt.battingKind, quilt.backingKind),
+      turn: 'never',
+      sewnIn,
+    });
+    const again = await readPlan(tx, { ...view, quilt: { ...quilt, depthsIn } });
+    const kept = await updatePlan(tx, quilt.id, form.version, {
+      depthsIn,
+      turned: quilt.turned,
+      turnRule: quilt.turnRule,
+      begun: begin(again, context.now),
+    });
+    return kept ? done({ passes: depthsIn.length }) : conflict(MEANWHILE);
   });
+
+/** The last pass in which anything is sewn; 0 before. */
+const lastPassSewn = (quilt: Pick<Quilt, 'sewn'>) => Math.max(0, ...quilt.sewn.map((s) => s.pass));
 
 class OrderedCell {
   @Whole(1, 200, 'The pass') pass!: number;
@@ -175,59 +267,82 @@ export class SetOrder {
 export const setOrder = (context: Context, input: unknown): Promise<Result<{ steps: number }>> =>
   save<SetOrder, { steps: number }>(context, 'set-order', SetOrder, input, async (tx, form) => {
     const order = form.order.map(({ pass, thread }) => ({ pass, thread }));
-    const rows = await tx`
-      update quilt set order_by_hand = ${order.length > 0 ? tx.json(order as never) : null}, version = version + 1
-      where id = ${form.quiltId} and version = ${form.version} returning id`;
-    return rows.length === 1 ? done({ steps: order.length }) : conflict(MEANWHILE);
+    const kept = await updateOrder(tx, form.quiltId, form.version, order.length > 0 ? order : null);
+    return kept ? done({ steps: order.length }) : conflict(MEANWHILE);
   });
 
-export class LogPass {
+export class LogStep {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Whole(1, 200, 'The pass') pass!: number;
-  @Num(0.5, 2000, 'Minutes') minutes!: number;
+  @Words(60, 'Say which thread it was sewn with.') thread!: string;
+  @Yes() stabilise!: boolean;
+  @Maybe() @Num(0.5, 2000, 'Minutes') minutes?: number | null;
 }
 
-/** A pass is sewn: its minutes teach the hours, and its thread comes off the cones. */
-export const logPass = (context: Context, input: unknown): Promise<Result<{ passesSewn: number }>> =>
-  save<LogPass, { passesSewn: number }>(context, 'log-pass', LogPass, input, async (tx, form) => {
+/** A step is sewn: its minutes teach the hours, its thread comes off the cones, its stitches wear the needle. */
+export const logStep = (context: Context, input: unknown): Promise<Result<{ left: number }>> =>
+  save<LogStep, { left: number }>(context, 'log-step', LogStep, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
     const view = await readQuiltView(tx, form.quiltId);
     if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     const { quilt } = view;
     if (!quilt.passes) return refuse('Fix the passes of this quilt first.', 'pass');
     if (form.pass > quilt.passes) return refuse(`This quilt has ${quilt.passes} passes.`, 'pass');
-    if (form.pass !== quilt.passesSewn + 1)
-      return conflict(
-        `Pass ${quilt.passesSewn + 1} is next. Another window may have logged this one: reload to see.`,
-      );
-    const { request } = await readPlan(tx, view);
-    const plan = planWork({ ...request, speed: PRIOR_SPEED });
-    const predicted = Math.max(0.1, predictedMinutes(plan, form.pass));
-    await insertPassLog(tx, {
-      id: uuidv7(),
-      quiltId: quilt.id,
-      pass: form.pass,
-      minutes: form.minutes,
-      predictedMin: predicted,
-    });
-    await insertStitches(tx, stitchesOf(plan, view.setups, form.pass));
-    for (const [i, z] of request.zones.entries()) {
-      const share = plan.zones[i]!.shares[form.pass - 1] ?? 0;
-      if (z.setup && share > 0)
-        await takeMetres(
-          tx,
-          z.setup.top.id,
-          plan.zones[i]!.topM * share,
-          'pass',
-          `${quilt.name}, pass ${form.pass}, zone ${z.letter}`,
-        );
-    }
-    await tx`
-      update quilt set passes_sewn = ${form.pass}, step = case when ${form.pass} = passes then 'hand-back' else 'quilt' end,
-        on_frame_since = case when ${form.pass} = passes then null else on_frame_since end, version = version + 1
-      where id = ${quilt.id}`;
-    return done({ passesSewn: form.pass });
+    const read = await readPlan(tx, view);
+    const step = read.steps.find(
+      (s) => s.pass === form.pass && s.thread === form.thread && s.stabilise === form.stabilise,
+    );
+    if (!step) return refuse('The plan has no such step. Reload to see the steps that are left.', 'pass');
+    if (isSewn(step, quilt.sewn))
+      return conflict('This step is logged already, perhaps from another window. Reload to see.');
+    return done({ left: await noteStep(tx, view, read, step, form.minutes ?? null, context.now) });
   });
+
+/** Writes what a sewn step changes; how many steps are left. */
+export async function noteStep(
+  tx: Sql,
+  view: QuiltView,
+  { plan, steps, request, machine }: ReturnType<typeof planOf>,
+  step: PlannedStep,
+  minutes: number | null,
+  at: Date,
+): Promise<number> {
+  const { quilt } = view;
+  const cones = new Map(view.shelf.map((c) => [c.id, c]));
+  const sewn = stitchesOf(plan, view.setups, step);
+  const { stitches, worn } = wearOf(request, cones, sewn);
+  const fitted = await readFittedIn(tx, machine.id);
+  await insertStep(tx, {
+    id: uuidv7(),
+    quiltId: quilt.id,
+    pass: step.pass,
+    coneId: step.thread,
+    stabilise: step.stabilise,
+    minutes,
+    parts: step.parts,
+    stitches,
+    needleFittedId: fitted?.id ?? null,
+    at,
+  });
+  await insertStitches(tx, sewn);
+  if (fitted) await addStitches(tx, fitted.id, stitches, worn);
+  for (const { id, letter, share } of step.zones) {
+    const z = plan.zones.find((x) => x.id === id)!;
+    await takeMetres(
+      tx,
+      step.thread,
+      z.topM * share,
+      'pass',
+      `${quilt.name}, pass ${step.pass}, zone ${letter}`,
+    );
+  }
+  const now = [...quilt.sewn, step];
+  const left = steps.filter((s) => !isSewn(s, now)).length;
+  const unmatched = request.zones.some((z) => !z.setup);
+  await markSewn(tx, quilt.id, left === 0 && !unmatched);
+  return left;
+}
 
 export class PutOnFrame {
   @FormKey() key!: string;
@@ -243,11 +358,27 @@ export const putOnFrame = (context: Context, input: unknown): Promise<Result<{ w
     PutOnFrame,
     input,
     async (tx, form) => {
-      await tx`
-        update quilt set on_frame_since = ${form.where === 'on' ? tx`current_date` : null}, waits_for = '', version = version + 1,
-          step = case when ${form.where}::text = 'on' and step <> 'hand-back' then 'quilt' else step end
-        where id = ${form.quiltId}`;
+      await setOnFrame(tx, form.quiltId, form.where === 'on');
       return done({ where: form.where });
     },
     { one_quilt_on_a_frame: ['', 'Another quilt is on this frame. Take it off first.'] },
   );
+
+export class HandBack {
+  @FormKey() key!: string;
+  @QuiltId() quiltId!: string;
+  @Version() version!: number;
+  @Yes() home!: boolean;
+}
+
+/** A quilt goes home: it leaves Rack and calendar and stays found; or it is brought back. */
+export const handBack = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
+  save<HandBack, { version: number }>(context, 'hand-back', HandBack, input, async (tx, form) => {
+    const kept = await setHandedBack(
+      tx,
+      form.quiltId,
+      form.version,
+      form.home ? format(context.now, 'yyyy-MM-dd') : null,
+    );
+    return kept ? done({ version: form.version + 1 }) : conflict(MEANWHILE);
+  });

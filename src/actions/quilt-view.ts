@@ -2,7 +2,7 @@ import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readShelf } from '@/data/cones';
+import { readShelfFor } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
 import { readZones } from '@/data/zones';
 
@@ -28,7 +28,7 @@ export async function readQuiltView(sql: Sql, id: string): Promise<QuiltView | n
     readZones(sql, id),
     readSetups(sql, id),
     readFaults(sql, id),
-    readShelf(sql),
+    readShelfFor(sql, id),
   ]);
   if (!quilt) return null;
   const setups = new Map(setupRows.map((s) => [s.zoneId, s]));

@@ -53,10 +53,6 @@ export function quiltWork(
   return work;
 }
 
-/** Share of a quilt that is sewn, 0–1, by passes. */
-export const sewnShare = (quilt: Pick<Quilt, 'passes' | 'passesSewn' | 'step'>): number =>
-  quilt.step === 'hand-back' ? 1 : quilt.passes ? quilt.passesSewn / quilt.passes : 0;
-
 /** A quilt's colours as bands on its spool, by metres of top thread; before matching, its own fabrics stand in. */
 export function spoolBands(
   work: QuiltWork,

@@ -1,17 +1,22 @@
 import { addWeeks, endOfWeek, format, startOfWeek } from 'date-fns';
 import { dayNumber } from '@/core/calendar/days';
+import { passesDone } from '@/core/plan/begun';
+import { midHours, minutesKnown } from '@/core/hours/known';
+import type { Known } from '@/core/source/known';
+import { wholeSteps } from '@/core/plan/steps';
 import { planWork } from '@/core/plan/work-plan';
 import { readOpenFaults } from '@/data/faults';
 import { readRack } from '@/data/quilts';
-import { readAllSetups } from '@/data/setups';
+import { readOpenSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readCardCones } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import { readPreferences } from '@/data/preferences';
 import type { ChosenSetup, Cone, Fault, Quilt, Preferences, Zone } from '@/data/types';
-import { readAllZones } from '@/data/zones';
-import { planRequest, readSpeed, wholeMinutes } from './plan';
-import { type QuiltWork, quiltWork, sewnShare, spoolBands } from './quilt-work';
+import { readOpenZones, zonesByQuilt } from '@/data/zones';
+import { readHours } from './hours';
+import { PRICES, planRequest, shareSewn } from './plan';
+import { type QuiltWork, quiltWork, spoolBands } from './quilt-work';
 import { type ZoneState, zoneState } from './quilt-view';
 import { coneName } from './zone-brief';
 
@@ -21,7 +26,7 @@ export interface RackQuilt {
   states: ZoneState[];
   bands: { hex: string; share: number }[];
   fill: number;
-  hoursLeft: number;
+  hoursLeft: Known;
   daysOver: number;
   status: string;
 }
@@ -30,7 +35,7 @@ export interface Rail {
   title: string;
   dates: string;
   quilts: RackQuilt[];
-  hoursLeft: number;
+  hoursLeft: Known;
   /** Hours at the frame that week; null for 'later'. */
   hoursAtFrame: number | null;
 }
@@ -54,6 +59,13 @@ const MOST_LINES = 6;
 const isoDay = (date: Date) => format(date, 'yyyy-MM-dd');
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
+/** The pass a quilt stands at: the first that is not sewn through. */
+export const passAt = (quilt: Pick<Quilt, 'begun' | 'sewn' | 'passes'>): number => {
+  const done = passesDone(quilt.begun?.steps ?? [], quilt.sewn);
+  for (let pass = 1; pass < (quilt.passes ?? 1); pass++) if (!done.includes(pass)) return pass;
+  return quilt.passes ?? 1;
+};
+
 /** Where a quilt stands, in a few words. */
 export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting: number): string {
   const open = states.filter((s) => s === 'to match').length;
@@ -68,7 +80,7 @@ export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting
     case 'test':
       return untested === 0 ? 'All zones proven' : `Test: ${plural(untested, 'zone')} to prove`;
     case 'quilt':
-      return `Pass ${Math.min(quilt.passesSewn + 1, quilt.passes ?? 1)} of ${quilt.passes ?? '?'}`;
+      return quilt.passes ? `Pass ${passAt(quilt)} of ${quilt.passes}` : 'Passes to be fixed';
     case 'hand-back':
       return 'Quilted, trim and inspect';
   }
@@ -76,14 +88,14 @@ export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting
 
 /** Everything on the Rack, worked out for a day. Null when there is no studio. */
 export async function readRackView(sql: Sql, today: Date): Promise<RackView | null> {
-  const [preferences, quilts, zones, setups, shelf, openFaults, speed] = await Promise.all([
+  const [preferences, quilts, zones, setups, shelf, openFaults, belief] = await Promise.all([
     readPreferences(sql),
     readRack(sql),
-    readAllZones(sql),
-    readAllSetups(sql),
+    readOpenZones(sql),
+    readOpenSetups(sql),
     readCardCones(sql),
     readOpenFaults(sql),
-    readSpeed(sql),
+    readHours(sql),
   ]);
   if (!preferences) return null;
   const cones = new Map(shelf.map((c) => [c.id, c]));
@@ -93,12 +105,12 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
   const machines = new Map(
     await Promise.all(machineIds.map(async (id) => [id, await readMachine(sql, id)] as const)),
   );
-  const zonesOf = group(zones);
+  const zonesOf = zonesByQuilt(zones);
   const wanted = new Map<string, number>();
   const rack = quilts.map((quilt): RackQuilt => {
     const own = zonesOf.get(quilt.id) ?? [];
     const work = quiltWork(quilt, own, setupByZone, cones, machines.get(quilt.machineId)!);
-    const fill = sewnShare(quilt);
+    const fill = shareSewn(quilt);
     for (const [id, m] of work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - fill));
     const machine = machines.get(quilt.machineId)!;
     const request = planRequest({
@@ -108,10 +120,11 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
       cones,
       machine,
       preferences,
-      speed,
+      belief,
     });
-    const minutes = wholeMinutes(planWork({ ...request, brief: true }), speed).mid;
-    return describe(quilt, own, work, minutes, fill, setupByZone, cones, day);
+    const plan = planWork({ ...request, brief: true });
+    const hoursLeft = midHours(minutesKnown(wholeSteps(plan, PRICES.changeMin, 1 - fill), belief));
+    return describe(quilt, own, work, hoursLeft, fill, setupByZone, cones, day);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;
   return {
@@ -122,17 +135,11 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
   };
 }
 
-const group = (zones: readonly Zone[]) => {
-  const map = new Map<string, Zone[]>();
-  for (const z of zones) map.set(z.quiltId, [...(map.get(z.quiltId) ?? []), z]);
-  return map;
-};
-
 function describe(
   quilt: Quilt,
   zones: Zone[],
   work: QuiltWork,
-  minutes: number,
+  hoursLeft: Known,
   fill: number,
   setups: ReadonlyMap<string, ChosenSetup>,
   cones: ReadonlyMap<string, Cone>,
@@ -145,7 +152,7 @@ function describe(
     states,
     bands: spoolBands(work, cones, zones),
     fill,
-    hoursLeft: (minutes * (1 - fill)) / 60,
+    hoursLeft,
     daysOver: Math.max(0, day - dayNumber(quilt.dueOn)),
     status: statusOf(quilt, states, day - dayNumber(quilt.takenInOn)),
   };
@@ -170,7 +177,10 @@ export function railsOf(
     title,
     dates,
     quilts,
-    hoursLeft: quilts.reduce((sum, q) => sum + q.hoursLeft, 0),
+    hoursLeft: {
+      value: quilts.reduce((sum, q) => sum + q.hoursLeft.value, 0),
+      source: quilts[0]?.hoursLeft.source ?? 'predicted',
+    },
     hoursAtFrame: hours,
   });
   return [
@@ -210,7 +220,7 @@ export function needsYourHand(
     lines.push({
       kind: 'flag',
       title: `${r.quilt.name} is ${plural(r.daysOver, 'day')} over`,
-      detail: `${r.status}, about ${r.hoursLeft.toFixed(1)} h left`,
+      detail: `${r.status}, about ${r.hoursLeft.value.toFixed(1)} h left`,
       act: 'Open',
       href: at(r.quilt, 'quilt'),
     });

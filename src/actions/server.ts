@@ -85,7 +85,8 @@ export const importWorkroomAction = async (input: unknown) =>
 
 export const fixPlanAction = async (input: unknown) => afterwards(plans.fixPlan(thisContext(), input));
 export const setOrderAction = async (input: unknown) => afterwards(plans.setOrder(thisContext(), input));
-export const logPassAction = async (input: unknown) => afterwards(plans.logPass(thisContext(), input));
+export const logStepAction = async (input: unknown) => afterwards(plans.logStep(thisContext(), input));
+export const handBackAction = async (input: unknown) => afterwards(plans.handBack(thisContext(), input));
 export const putOnFrameAction = async (input: unknown) => afterwards(plans.putOnFrame(thisContext(), input));
 
 export const takeInAction = async (input: unknown) => afterwards(quilts.takeIn(thisContext(), input));

@@ -5,7 +5,7 @@ import type { MatchRequest } from '@/core/match/request';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
-import { readQuilt } from '@/data/quilts';
+import { advanceStep, readQuilt } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readShelf } from '@/data/cones';
@@ -122,7 +122,7 @@ export async function writeCard(
   if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
   const row = asRow(chosen, zoneId, seenVersion + 1);
   if (!(await insertSetup(tx, row))) return conflict(MEANWHILE);
-  await tx`update quilt set step = 'match' where id = ${quiltId} and step = 'take-in'`;
+  await advanceStep(tx, quiltId, 'match', ['take-in']);
   return done({ setupId: row.id, version: row.version });
 }
 

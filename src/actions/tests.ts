@@ -4,10 +4,11 @@ import { IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNes
 import { v7 as uuidv7 } from 'uuid';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { nextTension, type TensionNext } from '@/core/tension/next';
+import { Z80 } from '@/core/statistics/normal';
 import { tensionPosterior } from '@/core/tension/posterior';
 import type { Verdict } from '@/core/tension/probit';
 import { breakGf } from '@/core/thread/thread';
-import { readQuilt } from '@/data/quilts';
+import { advanceStep, readQuilt } from '@/data/quilts';
 import { readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readCone } from '@/data/cones';
@@ -156,7 +157,7 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
     if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
     if (search.next.done) await upsertProof(tx, proofOf(setup, search, round.id));
     else await deleteProof(tx, setup.id);
-    await tx`update quilt set step = 'test' where id = ${form.quiltId} and step in ('take-in', 'match')`;
+    await advanceStep(tx, form.quiltId, 'test', ['take-in', 'match']);
     return done({ n: form.n, done: search.next.done });
   });
 
@@ -167,13 +168,12 @@ export function proofOf(
   roundId: string,
 ) {
   const ln = (r: number) => Math.log(r);
-  // The 80 % band spans ±1.2816 standard deviations.
   return {
     setupId: setup.id,
     roundId,
     topGf: rounds.at(-1)!.topGf,
     bobbinGf: rounds.at(-1)!.bobbinGf,
     lnRatioMean: (ln(next.ratioLow) + ln(next.ratioHigh)) / 2,
-    lnRatioSd: Math.max(1e-4, (ln(next.ratioHigh) - ln(next.ratioLow)) / (2 * 1.2816)),
+    lnRatioSd: Math.max(1e-4, (ln(next.ratioHigh) - ln(next.ratioLow)) / (2 * Z80)),
   };
 }

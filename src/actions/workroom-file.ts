@@ -5,7 +5,8 @@ import { CONE, CONE_REMAINING } from '@/core/fields/cone';
 import { PREFERENCES } from '@/core/fields/preferences';
 import { stored } from '@/core/fields/stored';
 import { checkTex } from '@/core/shelf/cone';
-import { readBobbins } from '@/data/bobbins';
+import { readBobbins, upsertBobbins } from '@/data/bobbins';
+import { putRow } from '@/data/columns';
 import { BATTING_FIELDS, FABRIC_FIELDS, readBattings, readFabrics } from '@/data/cloths';
 import { CONE_FIELDS, readAllCones } from '@/data/cones';
 import { MACHINE_FIELDS, readCalibrations, readMachines, upsertCalibration } from '@/data/machines';
@@ -206,7 +207,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       doc.calibrations.forEach((c) => fitCalibration(c.points));
       if (doc.preferences)
         await replacePreferences(tx, stored(PREFERENCES, doc.preferences) as unknown as PreferenceFields);
-      for (const m of doc.machines) await put(tx, 'machine', m, MACHINE_FIELDS);
+      for (const m of doc.machines) await putRow(tx, 'machine', m, MACHINE_FIELDS);
       for (const c of doc.calibrations)
         await upsertCalibration(
           tx,
@@ -215,11 +216,11 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
           c.kind,
           c.points.map(({ mark, value }) => ({ mark, value })),
         );
-      for (const f of doc.fabrics) await put(tx, 'fabric', f, FABRIC_FIELDS);
-      for (const b of doc.battings) await put(tx, 'batting', b, BATTING_FIELDS);
-      for (const r of doc.rulers) await put(tx, 'ruler', r, RULER_FIELDS);
+      for (const f of doc.fabrics) await putRow(tx, 'fabric', f, FABRIC_FIELDS);
+      for (const b of doc.battings) await putRow(tx, 'batting', b, BATTING_FIELDS);
+      for (const r of doc.rulers) await putRow(tx, 'ruler', r, RULER_FIELDS);
       for (const t of doc.cones)
-        await put(
+        await putRow(
           tx,
           'cone',
           {
@@ -230,11 +231,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
           [...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt'],
         );
       for (const n of doc.needles) await upsertNeedle(tx, uuidv7(), n);
-      for (const b of doc.bobbins)
-        await tx`
-          insert into bobbin_stock (id, cone_id, kind, metres_each, count)
-          values (${uuidv7()}, ${b.coneId}, ${b.kind}, ${b.metresEach ?? 1}, ${b.count})
-          on conflict (cone_id, kind, metres_each) do update set count = excluded.count`;
+      for (const b of doc.bobbins) await upsertBobbins(tx, uuidv7(), { ...b, metresEach: b.metresEach ?? 1 });
       return done(
         Object.fromEntries(
           Object.keys(SECTIONS).map((k) => [k, (doc[k as keyof Document] as unknown[]).length]),
@@ -243,13 +240,3 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
     },
     MEANINGS,
   );
-
-/** Inserts a row under its own id, or replaces the one that has it. */
-async function put(tx: Sql, table: string, row: object, fields: readonly string[]) {
-  const given = row as Record<string, string | number | boolean | Date | null | undefined>;
-  const all: Record<string, string | number | boolean | Date | null> = { id: given.id ?? uuidv7() };
-  for (const f of fields) all[f] = given[f] ?? null;
-  await tx`
-    insert into ${tx(table)} ${tx(all, ...Object.keys(all))}
-    on conflict (id) do update set ${tx(all, ...fields)}, version = ${tx(table)}.version + 1`;
-}

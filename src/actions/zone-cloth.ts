@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { fabrics } from '@/core/tables/fabrics';
 import { insertFabric } from '@/data/cloths';
 import { readZones, recolourZone, repointCloth } from '@/data/zones';
+import { readQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Hex, Id, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
@@ -76,7 +77,7 @@ export const nameCloth = (context: Context, input: unknown): Promise<Result<{ fa
       if (!zone || !cloth) return refuse(GONE, 'zoneId');
       if (zone.version !== form.version) return conflict(MEANWHILE);
       const id = uuidv7();
-      const [quilt] = await tx<{ name: string }[]>`select name from quilt where id = ${form.quiltId}`;
+      const quilt = await readQuilt(tx, form.quiltId);
       await insertFabric(tx, id, {
         name: `${cloth.name}, ${quilt!.name} ${zone.letter}`.slice(0, 120),
         kind: form.kind,

@@ -28,3 +28,13 @@ export async function updateBobbinCount(
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }
+
+/** Sets how many bobbins of a thread, kind and length there are. */
+export const upsertBobbins = (
+  sql: Sql,
+  id: string,
+  b: Pick<BobbinStock, 'coneId' | 'kind' | 'metresEach' | 'count'>,
+) => sql`
+  insert into bobbin_stock (id, cone_id, kind, metres_each, count)
+  values (${id}, ${b.coneId}, ${b.kind}, ${b.metresEach}, ${b.count})
+  on conflict (cone_id, kind, metres_each) do update set count = excluded.count`;

@@ -20,9 +20,19 @@ const onACard = (sql: Sql) => sql`
 export const readShelf = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} where archived_at is null or ${onACard(sql)} order by line, colour`;
 
-/** The cones that setting cards name, put away or not; by line and colour. */
+/** The cones that setting cards of quilts not yet handed back name, put away or not; by line and colour. */
 export const readCardCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
-  ${selectCone(sql)} where ${onACard(sql)} order by line, colour`;
+  ${selectCone(sql)} where id in (
+    select unnest(array[s.top_id, s.bobbin_id]) from quilt q join zone z on z.quilt_id = q.id
+    join setup s on s.zone_id = z.id where q.handed_back_on is null)
+  order by line, colour`;
+
+/** The cones in use, and those named by a card of one quilt; by line and colour. */
+export const readShelfFor = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<Cone[]>`
+  ${selectCone(sql)} where archived_at is null or id in (
+    select unnest(array[s.top_id, s.bobbin_id]) from zone z join setup s on s.zone_id = z.id
+    where z.quilt_id = ${quiltId})
+  order by line, colour`;
 
 /** Every cone, put away or not. */
 export const readAllCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
@@ -60,6 +70,22 @@ export async function updateCone(
 export const setConeArchived = (sql: Sql, ids: readonly string[], away: boolean) => sql`
   update cone set archived_at = ${away ? new Date() : null}, version = version + 1
   where id = any(${ids as string[]}) and (archived_at is null) = ${away}`;
+
+export const setTare = (sql: Sql, id: string, tareG: number) => sql`
+  update cone set tare_g = ${tareG} where id = ${id}`;
+
+/** The same change to many cones; what is not given stays. How many were changed. */
+export async function editCones(
+  sql: Sql,
+  ids: readonly string[],
+  to: { role?: string; place?: string; sheen?: string },
+): Promise<number> {
+  const rows = await sql`
+    update cone set role = coalesce(${to.role ?? null}, role), place = coalesce(${to.place ?? null}, place),
+      sheen = coalesce(${to.sheen ?? null}, sheen), version = version + 1
+    where id = any(${ids as string[]})`;
+  return rows.count;
+}
 
 /** What was counted on a cone, by the scale or by eye; the ledger keeps both the count and the change. */
 export async function setRemaining(

@@ -19,17 +19,11 @@ export async function insertStitches(sql: Sql, rows: readonly SewnInPass[]): Pro
       on conflict (zone_id, pass) do nothing`;
 }
 
-/** Faults and stitches by top thread: a fault counts for the thread its zone was mostly sewn with. */
+/** Faults and stitches by top thread, from the tally that is kept as both are noted. */
 export async function readFaultRecord(sql: Sql): Promise<FaultRecord> {
   const tallies = await sql<Tally[]>`
-    with sewn as (select top_id, sum(stitches) as stitches from stitches_sewn group by top_id),
-    blamed as (
-      select (select s.top_id from stitches_sewn s where s.zone_id = f.zone_id
-              group by s.top_id order by sum(s.stitches) desc, s.top_id limit 1) as top_id,
-             count(*)::int as faults
-      from fault f where f.zone_id is not null group by 1)
-    select sewn.top_id as id, coalesce(blamed.faults, 0)::int as faults, sewn.stitches
-    from sewn left join blamed on blamed.top_id = sewn.top_id order by sewn.top_id`;
+    select top_id as id, sum(faults)::int as faults, sum(stitches) as stitches from sewn_tally
+    group by top_id having sum(stitches) > 0 order by top_id`;
   return {
     tallies,
     all: tallies.reduce(

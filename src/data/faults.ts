@@ -12,9 +12,10 @@ const selectFault = (sql: Sql) => sql`
 export const readFaults = (sql: Sql, quiltId: string): Promise<Fault[]> => sql<Fault[]>`
   ${selectFault(sql)} where f.quilt_id = ${quiltId} order by f.n`;
 
-/** Open faults of every quilt. */
+/** Open faults of every quilt not yet handed back. */
 export const readOpenFaults = (sql: Sql): Promise<Fault[]> => sql<Fault[]>`
-  ${selectFault(sql)} where f.status = 'open' order by f.noticed_at`;
+  ${selectFault(sql)} join quilt q on q.id = f.quilt_id and q.handed_back_on is null
+  where f.status = 'open' order by f.noticed_at`;
 
 export type NewFault = Omit<Fault, 'n' | 'zoneLetter' | 'version' | 'status' | 'noticedAt'> & {
   status?: FaultState;

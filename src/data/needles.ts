@@ -28,8 +28,12 @@ export async function updateStock(sql: Sql, id: string, stock: number, version: 
 
 /** The needle now in each machine. */
 export const readFitted = (sql: Sql): Promise<FittedNeedle[]> => sql<FittedNeedle[]>`
-  select id, machine_id, nm, eye, point, coated, stitches, life, fitted_at
+  select id, machine_id, nm, eye, point, coated, stitches, worn, life, fitted_at
   from needle_fitted where removed_at is null`;
+
+/** The needle in one machine; null when it is not known. */
+export const readFittedIn = async (sql: Sql, machineId: string): Promise<FittedNeedle | null> =>
+  (await readFitted(sql)).find((f) => f.machineId === machineId) ?? null;
 
 /** Takes a needle from the drawer into a machine; the one before is put aside with its stitches. False when none is left. */
 export async function fitNeedle(
@@ -50,6 +54,7 @@ export async function fitNeedle(
   return true;
 }
 
-/** Adds stitches sewn to the needle in a machine. */
-export const addStitches = (sql: Sql, fittedId: string, stitches: number) => sql`
-  update needle_fitted set stitches = greatest(0, stitches + ${stitches}) where id = ${fittedId}`;
+/** Adds stitches sewn to the needle in a machine, and what they wore of it. */
+export const addStitches = (sql: Sql, fittedId: string, stitches: number, worn: number) => sql`
+  update needle_fitted set stitches = greatest(0, stitches + ${stitches}), worn = greatest(0, worn + ${worn})
+  where id = ${fittedId}`;

@@ -1,12 +1,16 @@
 import type { Sql } from './sql';
+import type { Step } from '@/core/fields/lists';
+import type { BegunPlan } from '@/core/plan/begun';
 import type { Quilt } from './types';
 
 const selectQuilt = (sql: Sql) => sql`
   select q.id, q.name, c.name as client, q.width_in, q.length_in, q.use,
          b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, f.name as backing, f.kind as backing_kind,
-         f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.passes_sewn,
+         f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.turn_rule, q.turned,
-         q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version
+         q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version,
+         (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')
+          from step_sewn s where s.quilt_id = q.id) as sewn
   from quilt q join client c on c.id = q.client_id join batting b on b.id = q.batting_id
        join fabric f on f.id = q.backing_id`;
 
@@ -54,4 +58,87 @@ export const insertQuilt = (sql: Sql, q: NewQuilt) => sql`
 
 /** Every quilt not yet handed back, soonest first. */
 export const readRack = (sql: Sql): Promise<Quilt[]> => sql<Quilt[]>`
-  ${selectQuilt(sql)} order by q.due_on, q.name`;
+  ${selectQuilt(sql)} where q.handed_back_on is null order by q.due_on, q.name`;
+
+/** Holds a quilt until the transaction ends, so that two at once follow each other. */
+export const lockQuilt = (sql: Sql, id: string) => sql`select 1 from quilt where id = ${id} for update`;
+
+/** Fixes a quilt's passes with everything they rest on; false when it was changed meanwhile. */
+export async function updatePlan(
+  sql: Sql,
+  id: string,
+  version: number,
+  p: { depthsIn: readonly number[]; turned: boolean; turnRule: Quilt['turnRule']; begun: BegunPlan },
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set passes = ${p.depthsIn.length}, depths_in = ${p.depthsIn as number[]}, turned = ${p.turned},
+      turn_rule = ${p.turnRule}, order_by_hand = null, begun = ${sql.json(p.begun as never)}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** Keeps an order laid by hand; nothing: back to the one worked out. False when changed meanwhile. */
+export async function updateOrder(
+  sql: Sql,
+  id: string,
+  version: number,
+  order: Quilt['orderByHand'],
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set order_by_hand = ${order && sql.json(order as never)}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** Where a quilt stands after a step: at the frame, or quilted. */
+export const markSewn = (sql: Sql, id: string, all: boolean) => sql`
+  update quilt set step = ${all ? 'hand-back' : 'quilt'},
+    on_frame_since = case when ${all} then null else on_frame_since end, version = version + 1
+  where id = ${id}`;
+
+/** Puts a quilt on the frame of its machine, or takes it off. */
+export const setOnFrame = (sql: Sql, id: string, on: boolean) => sql`
+  update quilt set on_frame_since = ${on ? sql`current_date` : null}, waits_for = '', version = version + 1,
+    step = case when ${on} and step <> 'hand-back' then 'quilt' else step end
+  where id = ${id} and handed_back_on is null`;
+
+/** A quilt goes home on a day, or comes back. False when it was changed meanwhile. */
+export async function setHandedBack(
+  sql: Sql,
+  id: string,
+  version: number,
+  on: string | null,
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set handed_back_on = ${on}, on_frame_since = null, step = 'hand-back', version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** Moves the days a quilt may begin and is promised for; false when it was changed meanwhile. */
+export async function updateDays(
+  sql: Sql,
+  id: string,
+  version: number,
+  days: { startsOn: string | null; dueOn: string | null },
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set starts_on = ${days.startsOn}, due_on = coalesce(${days.dueOn}, due_on), version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** Says which machine a quilt is sewn on; false when there is no such quilt. */
+export async function updateMachineOf(sql: Sql, id: string, machineId: string): Promise<boolean> {
+  const rows = await sql`
+    update quilt set machine_id = ${machineId}, version = version + 1 where id = ${id} returning id`;
+  return rows.length === 1;
+}
+
+/** A quilt moves on to a step when it stands at one of those before it. */
+export const advanceStep = (sql: Sql, id: string, to: Step, from: readonly Step[]) => sql`
+  update quilt set step = ${to} where id = ${id} and step = any(${from as Step[]})`;
+
+/** Its map was laid anew: an order laid by hand no longer fits. */
+export const touchMap = (sql: Sql, id: string) => sql`
+  update quilt set version = version + 1, order_by_hand = null where id = ${id}`;

@@ -13,9 +13,10 @@ export const readSetups = (sql: Sql, quiltId: string): Promise<ChosenSetup[]> =>
   ${selectSetup(sql)} join zone z on z.id = s.zone_id where z.quilt_id = ${quiltId}
   order by s.zone_id, s.version desc`;
 
-/** The standing set-ups of every zone of every quilt. */
-export const readAllSetups = (sql: Sql): Promise<ChosenSetup[]> => sql<ChosenSetup[]>`
-  ${selectSetup(sql)} order by s.zone_id, s.version desc`;
+/** The standing set-ups of every zone of every quilt not yet handed back. */
+export const readOpenSetups = (sql: Sql): Promise<ChosenSetup[]> => sql<ChosenSetup[]>`
+  ${selectSetup(sql)} join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id and q.handed_back_on is null
+  order by s.zone_id, s.version desc`;
 
 export async function readSetup(sql: Sql, zoneId: string): Promise<ChosenSetup | null> {
   const [row] = await sql<ChosenSetup[]>`

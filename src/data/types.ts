@@ -13,6 +13,7 @@ import type {
   Use,
   VisibilityWish,
 } from '@/core/fields/lists';
+import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
 import type { Basis } from '@/core/thread/label-forms';
@@ -131,6 +132,8 @@ export interface FittedNeedle {
   point: Point;
   coated: boolean;
   stitches: number;
+  /** The same in stitches through plain cotton: each counts by the wear of what it met. */
+  worn: number;
   life: number;
   fittedAt: Date;
 }
@@ -210,7 +213,11 @@ export interface Quilt {
   dueOn: string;
   step: Step;
   passes: number | null;
-  passesSewn: number;
+  /** What it was begun with; null while its passes are not fixed. */
+  begun: BegunPlan | null;
+  /** Steps that are sewn; without a thread: the whole pass. */
+  sewn: { pass: number; thread: string | null; stabilise: boolean }[];
+  handedBackOn: string | null;
   onFrameSince: string | null;
   waitsFor: string;
   widthsIn: [number, number, number] | null;
@@ -237,13 +244,6 @@ export interface Intake {
   quiltId: string | null;
   version: number;
   updatedAt: Date;
-}
-
-export interface PassLog {
-  pass: number;
-  minutes: number;
-  predictedMin: number;
-  at: Date;
 }
 
 export interface ZoneFabric {

@@ -14,8 +14,10 @@ const selectZones = (sql: Sql) => sql`
 export const readZones = (sql: Sql, quiltId: string): Promise<Zone[]> => sql<Zone[]>`
   ${selectZones(sql)} where z.quilt_id = ${quiltId} and z.retired_at is null order by length(z.letter), z.letter`;
 
-export const readAllZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
-  ${selectZones(sql)} where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
+/** The zones of every quilt not yet handed back. */
+export const readOpenZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
+  ${selectZones(sql)} join quilt q on q.id = z.quilt_id and q.handed_back_on is null
+  where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
 
 export interface ZoneWork {
   name: string;
@@ -89,4 +91,15 @@ export async function repointCloth(sql: Sql, id: string, position: number, fabri
   await sql`
     update zone_fabric set fabric_id = ${fabricId} where zone_id = ${id} and position = ${position}`;
   await sql`update zone set version = version + 1 where id = ${id}`;
+}
+
+/** Zones gathered by their quilt. */
+export function zonesByQuilt(zones: readonly Zone[]): ReadonlyMap<string, Zone[]> {
+  const map = new Map<string, Zone[]>();
+  for (const z of zones) {
+    const own = map.get(z.quiltId);
+    if (own) own.push(z);
+    else map.set(z.quiltId, [z]);
+  }
+  return map;
 }

@@ -5,19 +5,19 @@ import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/g
 import { needleLife } from '@/core/needle/life';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
-import { planWork } from '@/core/plan/work-plan';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
-import { PRIOR_SPEED } from '@/core/usage/hours';
-import { readPlan, stitchesOf } from '@/actions/plan';
+import { NOTHING_LOGGED } from '@/core/hours/factors';
+import { begin, planOf, stitchesOf } from '@/actions/plan';
+import { insertStep } from '@/data/steps';
 import { readQuiltView } from '@/actions/quilt-view';
 import { matchRequest, sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/actions/tests';
 import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
-import { readQuilt } from '@/data/quilts';
+import { readQuilt, updatePlan } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { insertShipped } from '@/data/shipped';
@@ -97,7 +97,7 @@ async function insertWorkroom(tx: Sql): Promise<string> {
     { nm: 100, eye: 'standard', point: 'sharp', coated: false },
     needleLife([]),
   );
-  await tx`update needle_fitted set stitches = 208000, fitted_at = now() - interval '9 days'`;
+  await tx`update needle_fitted set stitches = 196000, worn = 208000, fitted_at = now() - interval '9 days'`;
   for (const { line, colour, count, metresEach } of demoBobbins)
     await tx`
       insert into bobbin_stock (id, cone_id, kind, metres_each, count)
@@ -140,10 +140,10 @@ async function insertQuilt(
   await tx`insert into client (id, name) values (${clientId}, ${q.client})`;
   await tx`
     insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on,
-                       step, passes, passes_sewn, on_frame_since, waits_for)
+                       step, passes, on_frame_since, waits_for)
     select ${quiltId}, ${clientId}, ${q.name}, ${q.widthIn}, ${q.lengthIn}, ${q.use}, b.id,
            ${fabricIds.get(q.backing[1])!}, ${machineId}, ${day(subDays(today, q.takenInDaysAgo))}, ${day(due)}, ${q.step},
-           ${q.passes ?? null}, ${q.passesSewn ?? 0},
+           ${q.passes ?? null},
            ${q.onFrameDaysAgo === undefined ? null : day(subDays(today, q.onFrameDaysAgo))}, ${q.waitsFor ?? ''}
     from batting b where b.name = ${q.batting}`;
   for (const [i, z] of q.zones.entries()) {
@@ -218,27 +218,36 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
 
 /** Fixes the passes of the quilts that have come so far, and logs those sewn with the minutes they took. */
 async function fixPasses(tx: Sql, today: Date, random: Random) {
-  const quilts = await tx<{ id: string; passes: number; passesSewn: number }[]>`
-    select id, passes, passes_sewn from quilt where passes is not null order by taken_in_on`;
-  for (const { id, passes: told, passesSewn } of quilts) {
+  const quilts = await tx<{ id: string; name: string; passes: number; machineId: string }[]>`
+    select id, name, passes, machine_id from quilt where passes is not null order by taken_in_on`;
+  for (const { id, name, passes: told, machineId } of quilts) {
     const view = (await readQuiltView(tx, id))!;
-    const { request } = await readPlan(tx, view);
-    const plan = planWork({ ...request, speed: PRIOR_SPEED });
-    if (!plan.passes) continue;
-    const { passes, depthsIn, turned } = plan.passes;
-    const all = passesSewn === told;
-    const sewn = all ? passes : Math.min(passes - 1, Math.round((passes * passesSewn) / told));
-    await tx`
-      update quilt set passes = ${passes}, depths_in = ${depthsIn}, turned = ${turned}, passes_sewn = ${sewn}
-      where id = ${id}`;
-    for (let pass = 1; pass <= sewn; pass++) {
-      await insertStitches(tx, stitchesOf(plan, view.setups, pass));
-      const predicted = plan.order.cells.filter((c) => c.pass === pass).reduce((m, c) => m + c.minutes, 0);
-      if (predicted < 0.5) continue;
-      await tx`
-        insert into pass_log (id, quilt_id, pass, minutes, predicted_min, at)
-        values (${uuidv7()}, ${id}, ${pass}, ${Math.max(1, Math.round(predicted * Math.exp(0.14 + 0.2 * random.normal())))},
-                ${predicted}, ${subHours(today, 30 * (sewn - pass) + 6)})`;
+    const machine = await readMachine(tx, machineId);
+    const preferences = (await readPreferences(tx))!;
+    const read = planOf(view, machine, preferences, NOTHING_LOGGED);
+    if (!read.plan.passes) continue;
+    const { depthsIn, turned } = read.plan.passes;
+    const begun = begin(read, subDays(today, 5));
+    await updatePlan(tx, id, view.quilt.version, { depthsIn, turned, turnRule: view.quilt.turnRule, begun });
+    const now = (await readQuiltView(tx, id))!;
+    const fixed = planOf(now, machine, preferences, NOTHING_LOGGED);
+    const share = (demoQuilts.find((q) => q.name === name)!.passesSewn ?? 0) / told;
+    const sewn = share === 1 ? fixed.steps.length : Math.round(fixed.steps.length * share);
+    for (const [i, step] of fixed.steps.slice(0, sewn).entries()) {
+      const stitches = stitchesOf(fixed.plan, now.setups, step);
+      await insertStitches(tx, stitches);
+      await insertStep(tx, {
+        id: uuidv7(),
+        quiltId: id,
+        pass: step.pass,
+        coneId: step.thread,
+        stabilise: step.stabilise,
+        minutes: Math.max(1, Math.round(step.minutes * Math.exp(0.14 + 0.2 * random.normal()))),
+        parts: step.parts,
+        stitches: stitches.reduce((sum, x) => sum + x.stitches, 0),
+        needleFittedId: null,
+        at: subHours(today, 9 * (sewn - i) + 6),
+      });
     }
   }
 }

@@ -269,7 +269,7 @@ export const VERBS: Record<string, Verb> = {
       changeMin: s.within(0, 1000),
     }),
     s.answer({
-      order: s.list(s.object({ pass: s.num, thread: s.text() })),
+      order: s.list(s.object({ pass: s.num, thread: s.text(), 'stabilise?': s.bool })),
       minutes: s.num,
       byPass: s.object({ minutes: s.num }),
       bySweep: s.object({ minutes: s.num }),

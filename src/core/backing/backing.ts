@@ -1,3 +1,4 @@
+import { MARGIN_IN } from '../passes/passes';
 import { type Caution, CoreError } from '../notes';
 import { inToM, mmToIn, mToYd } from '../units/length';
 
@@ -38,7 +39,6 @@ export interface Backing extends BackingWay {
   cautions: Caution[];
 }
 
-export const MARGIN_MM = 100;
 const SEAM_MM = 13;
 const SELVAGE_IN = 0.5;
 const MOST_PANELS = 12;
@@ -58,7 +58,7 @@ function panelsFor(neededIn: number, usableIn: number, seamIn: number): number |
  */
 export function planBacking(request: BackingRequest): Backing {
   const { quilt, cloth } = request;
-  const margin = request.marginIn ?? mmToIn(MARGIN_MM);
+  const margin = request.marginIn ?? MARGIN_IN;
   const seam = request.seamIn ?? mmToIn(SEAM_MM);
   const left = 1 - (cloth.shrinkagePct ?? 0) / 100;
   const width = (quilt.widthIn + 2 * margin + (request.testMarginIn ?? 0)) / left;

@@ -1,22 +1,35 @@
-import { Z80 } from '../usage/hours';
+import type { HoursBelief } from '../hours/factors';
+import type { Step } from '../hours/step';
+import { minutesLogNormal } from '../hours/sum';
+import { shownChance } from '../statistics/chance';
+import {
+  type LogNormal,
+  logNormalCdf,
+  logNormalQuantile,
+  type Range,
+  rangeOf,
+} from '../statistics/log-normal';
+import { normalCdf } from '../statistics/normal';
 
-/** A quilt that is to be sewn: when it may begin, how long it takes, until when it is promised. Days are whole numbers. */
+/** A quilt that is to be sewn: when it may begin, what is left of it, until when it is promised. Days are whole numbers. */
 export interface Job {
   id: string;
   machineId: string;
   /** First day it may go on the frame. */
   fromDay: number;
-  /** Middle and 80 % range of hours at the frame that are left. */
-  hours: { low: number; mid: number; high: number };
+  /** The steps that are left. */
+  steps: readonly Step[];
   dueDay: number;
 }
 
-export interface Scheduled extends Job {
+export interface Scheduled extends Omit<Job, 'steps'> {
+  /** Middle and 80 % range of hours at the frame that are left. */
+  hours: Range;
   startDay: number;
   /** Day it is done by, in the middle case and four times in five. */
   endDay: number;
   sureDay: number;
-  /** Chance that it is done by the day promised, 0–1. */
+  /** Chance that it is done by the day promised, 1 % to 99 %. */
   chance: number;
   overdue: boolean;
 }
@@ -24,17 +37,10 @@ export interface Scheduled extends Job {
 /** Hours at the frame by weekday, Monday first. */
 export type WeekHours = readonly number[];
 
+/** Spread of the hours really kept in a week, as a share of the week's hours, until it is learned (judgement). */
+export const WEEK_SD = 0.25;
 const MOST_DAYS = 3000;
 const weekday = (day: number) => ((day % 7) + 7) % 7;
-
-/** Standard normal distribution function (Abramowitz and Stegun 7.1.26). */
-function phi(x: number): number {
-  const t = 1 / (1 + 0.3275911 * (Math.abs(x) / Math.SQRT2));
-  const poly =
-    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t;
-  const erf = 1 - poly * Math.exp(-(x * x) / 2);
-  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
-}
 
 /** The day by whose end so many hours have passed at the frame, counted from the start of a day. Days are numbered so that 0 is a Monday. */
 export function dayAfterHours(fromDay: number, hours: number, week: WeekHours): number {
@@ -53,32 +59,94 @@ export function hoursBetween(fromDay: number, toDay: number, week: WeekHours): n
   return sum;
 }
 
+/** Variance of the hours really kept between two days: weeks vary independently, days of one week together. */
+export function hoursVariance(fromDay: number, toDay: number, week: WeekHours): number {
+  let variance = 0;
+  let thisWeek = 0;
+  for (let day = fromDay; day <= Math.min(toDay, fromDay + MOST_DAYS); day++) {
+    thisWeek += week[weekday(day)] ?? 0;
+    if (weekday(day) === 6 || day === toDay) {
+      variance += (WEEK_SD * thisWeek) ** 2;
+      thisWeek = 0;
+    }
+  }
+  return variance;
+}
+
+const SLICES = 64;
+
+/** Chance that a log-normal amount of work is done in normally distributed hours. */
+function chanceDone(work: LogNormal | null, hours: number, variance: number): number {
+  if (!work) return 1;
+  if (hours <= 0) return 0;
+  if (variance === 0) return logNormalCdf(work, hours);
+  let sum = 0;
+  for (let i = 0; i < SLICES; i++)
+    sum += normalCdf((hours - logNormalQuantile(work, (i + 0.5) / SLICES)) / Math.sqrt(variance));
+  return sum / SLICES;
+}
+
+/** Hours of work left when minutes are a log-normal. */
+const inHours = (minutes: LogNormal | null): LogNormal | null =>
+  minutes && { ...minutes, mu: minutes.mu - Math.log(60) };
+
+/** The first day by which the work is done at least so surely. */
+function dayForChance(
+  work: LogNormal | null,
+  fromDay: number,
+  firstDay: number,
+  week: WeekHours,
+  wanted: number,
+): number {
+  let [low, high] = [firstDay, firstDay + 7];
+  const chance = (day: number) =>
+    chanceDone(work, hoursBetween(fromDay, day, week), hoursVariance(fromDay, day, week));
+  while (chance(high) < wanted && high < fromDay + MOST_DAYS)
+    [low, high] = [high, high + 2 * (high - fromDay + 1)];
+  while (low < high) {
+    const mid = Math.floor((low + high) / 2);
+    if (chance(mid) >= wanted) high = mid;
+    else low = mid + 1;
+  }
+  return Math.min(low, fromDay + MOST_DAYS);
+}
+
 /**
  * Jobs laid one after another on each machine, in the order given: each begins when the one before is done and not
- * before its own day. The hours of the queue add up, and so do their variances; the chance is that of a normal sum.
+ * before its own day. What the jobs of a queue have in common (the quilter's hand) is added once, as a covariance, and
+ * the hours really kept in a week have their own spread; no chance is surer than 99 %.
  */
-export function schedule(jobs: readonly Job[], week: WeekHours, today: number): Scheduled[] {
-  const queues = new Map<string, { day: number; base: number; mid: number; variance: number }>();
-  return jobs.map((job) => {
+export function schedule(
+  jobs: readonly Job[],
+  week: WeekHours,
+  today: number,
+  belief: HoursBelief,
+): Scheduled[] {
+  const queues = new Map<string, { day: number; base: number; steps: Step[] }>();
+  return jobs.map(({ steps, ...job }) => {
     const free = queues.get(job.machineId);
     const begins = Math.max(job.fromDay, today);
     // A gap before the job starts the queue's clock anew.
-    const q = free && free.day >= begins ? free : { day: begins, base: begins, mid: 0, variance: 0 };
-    const sd = (job.hours.high - job.hours.low) / (2 * Z80);
-    const mid = q.mid + job.hours.mid;
-    const variance = q.variance + sd ** 2;
+    const q = free && free.day >= begins ? free : { day: begins, base: begins, steps: [] };
     const { base } = q;
-    const endDay = dayAfterHours(base, mid, week);
-    const sureDay = dayAfterHours(base, mid + 0.8416 * Math.sqrt(variance), week);
-    const available = hoursBetween(base, job.dueDay, week);
-    const chance =
-      job.dueDay < base
-        ? 0
-        : variance === 0
-          ? Number(available >= mid)
-          : phi((available - mid) / Math.sqrt(variance));
-    const startDay = q.mid === 0 ? base : dayAfterHours(base, q.mid + 1e-6, week);
-    queues.set(job.machineId, { day: endDay, base, mid, variance });
-    return { ...job, startDay, endDay, sureDay, chance, overdue: job.dueDay < today };
+    const before = inHours(minutesLogNormal(q.steps, belief));
+    const through = [...q.steps, ...steps];
+    const work = inHours(minutesLogNormal(through, belief));
+    const own = inHours(minutesLogNormal(steps, belief));
+    const middle = work ? Math.exp(work.mu) : 0;
+    const endDay = dayAfterHours(base, middle, week);
+    const hours = hoursBetween(base, job.dueDay, week);
+    const chance = job.dueDay < base ? 0 : chanceDone(work, hours, hoursVariance(base, job.dueDay, week));
+    const startDay = before ? dayAfterHours(base, Math.exp(before.mu) + 1e-6, week) : base;
+    queues.set(job.machineId, { day: endDay, base, steps: through });
+    return {
+      ...job,
+      hours: own ? rangeOf(own) : { low: 0, mid: 0, high: 0 },
+      startDay,
+      endDay,
+      sureDay: Math.max(endDay, dayForChance(work, base, endDay, week, 0.8)),
+      chance: shownChance(chance),
+      overdue: job.dueDay < today,
+    };
   });
 }

@@ -15,6 +15,8 @@ export interface DensityRequest {
   battingId: string;
   /** The rating on the batting's own label, inches. */
   battingMaxGapIn?: number;
+  /** Share of the rating that is used; 0.95 keeps a margin. */
+  gapShare?: number;
   zones: readonly DensityZone[];
   /** Densest over sparsest allowed: 2.5 by default, 4 for quick work. */
   evenness?: number;
@@ -54,7 +56,7 @@ export const threadCover = (lambda: number, backtrack: number, threadMm: number)
 /** Density of each zone against the batting's rating, and of the zones against each other. */
 export function density(request: DensityRequest): Density {
   const { battingId, evenness: limit = EVENNESS_LIMIT } = request;
-  const allowed = gapLimitIn(battingId, request.battingMaxGapIn);
+  const allowed = gapLimitIn(battingId, request.battingMaxGapIn, request.gapShare);
   const cautions: Caution[] = [];
   const zones = request.zones.map((zone) => {
     const t = techniques.get(zone.technique, 'zones.technique');

@@ -1,4 +1,4 @@
-import jStat from 'jstat';
+import { gammaPoisson } from '../statistics/gamma-poisson';
 
 export interface Tally {
   id: string;
@@ -40,12 +40,10 @@ export function faultRates({ tallies, all }: FaultRecord): ReadonlyMap<string, F
   if (!(mean > 0 && Number.isFinite(mean))) return new Map();
   return new Map(
     tallies.map(({ id, faults, stitches }) => {
-      const shape = mean * PRIOR_STITCHES + faults;
-      const scale = 1 / (PRIOR_STITCHES + stitches);
-      const [low, high] = [0.05, 0.95].map((p) => jStat.gamma.inv(p, shape, scale) * PER) as [number, number];
-      const preferences = mean * PER;
-      const differs = low > preferences ? 'worse' : high < preferences ? 'better' : 'unsure';
-      return [id, { id, per100k: shape * scale * PER, low, high, mean: preferences, differs }];
+      const rate = gammaPoisson(faults, stitches, mean, PRIOR_STITCHES);
+      const differs = rate.low > mean ? 'worse' : rate.high < mean ? 'better' : 'unsure';
+      const [per100k, low, high] = [rate.mean * PER, rate.low * PER, rate.high * PER];
+      return [id, { id, per100k, low, high, mean: mean * PER, differs }];
     }),
   );
 }

@@ -76,5 +76,5 @@ export type CalibrationKind = (typeof CALIBRATION_KINDS)[number];
 export const BASES = ['measured', 'tex', 'den', 'ne', 'nm', 'ticket', 'wt'] as const;
 
 /** Where a number comes from. */
-export const SOURCES = ['predicted', 'learned', 'proven'] as const;
+export const SOURCES = ['predicted', 'proven', 'learned'] as const;
 export type Source = (typeof SOURCES)[number];

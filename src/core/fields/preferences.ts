@@ -1,3 +1,4 @@
+import { MARGIN_IN } from '../passes/passes';
 import type { Field } from './field';
 import { NEEDLE_CHOICES, NO_SUCH_NEEDLE } from './needle';
 
@@ -242,7 +243,7 @@ export const THRESHOLDS: readonly Field[] = [
     0.95,
     '0.95 keeps a margin',
   ),
-  number('marginIn', 'Margin each side', 'The margin, in inches,', [0, 20], 4, 'in'),
+  number('marginIn', 'Margin each side', 'The margin, in inches,', [0, 20], MARGIN_IN, 'in'),
   number('testMarginIn', 'Extra for tests', 'The test margin, in inches,', [0, 30], 8, 'in, one side'),
   number('lowM', 'A cone runs low below', 'Metres that count as low', [0, 100_000], 300, 'm'),
   number(

@@ -1,3 +1,6 @@
+export const ROLLINGS = ['least-time', 'one-way', 'down-and-up'] as const;
+export type Rolling = (typeof ROLLINGS)[number];
+
 /** Work of one thread in one pass. Cells that stabilise come before the others of their pass. */
 export interface Cell {
   pass: number;
@@ -13,6 +16,8 @@ export interface OrderRequest {
   cells: readonly Cell[];
   rollMin: number;
   changeMin: number;
+  /** How the studio rolls: whichever costs least, one way with all colours in each pass, or down and up by colour. */
+  rolling?: Rolling;
 }
 
 /** Minutes of rolls and thread changes of an order: from pass 1, with its first thread on the machine. */

@@ -5,7 +5,7 @@ import { improveOrder } from './improve';
 import { allPerPass, onePerSweep, sweeps } from './usual-ways';
 
 export interface WorkOrder {
-  order: { pass: number; thread: string }[];
+  order: { pass: number; thread: string; stabilise?: boolean }[];
   /** Rolls and changes only. */
   minutes: number;
   byPass: { minutes: number };
@@ -36,17 +36,23 @@ export function planOrder(request: OrderRequest): WorkOrder {
   const perPass = allPerPass(cells);
   const perSweep = onePerSweep(cells, threads);
   const price = (order: readonly Cell[]) => overhead(order, request);
+  const { rolling = 'least-time' } = request;
   const exact = cells.length <= EXACT_CELLS;
-  const best = exact
-    ? exactOrder(cells, rollMin, changeMin)
-    : starts(cells, threads, perPass, perSweep)
-        .map((order) => ({ order, price: price(order) }))
-        .sort((a, b) => a.price - b.price)
-        .slice(0, 4)
-        .map(({ order }) => improveOrder(order, rollMin, changeMin))
-        .reduce((a, b) => (price(b) < price(a) ? b : a));
+  const best =
+    rolling === 'one-way'
+      ? perPass
+      : rolling === 'down-and-up'
+        ? perSweep
+        : exact
+          ? exactOrder(cells, rollMin, changeMin)
+          : starts(cells, threads, perPass, perSweep)
+              .map((order) => ({ order, price: price(order) }))
+              .sort((a, b) => a.price - b.price)
+              .slice(0, 4)
+              .map(({ order }) => improveOrder(order, rollMin, changeMin))
+              .reduce((a, b) => (price(b) < price(a) ? b : a));
   return {
-    order: best.map(({ pass, thread }) => ({ pass, thread })),
+    order: best.map(({ pass, thread, stabilise }) => ({ pass, thread, ...(stabilise ? { stabilise } : {}) })),
     minutes: price(best),
     byPass: { minutes: price(perPass) },
     bySweep: { minutes: price(perSweep) },

@@ -18,6 +18,8 @@ export interface PassesRequest {
   /** Thickness of the quilt as it lies on the roll, mm. */
   rolledMm: number;
   turn?: 'auto' | 'never';
+  /** Passes that are sewn already, inches each: they stand, and only the rest is planned. */
+  sewnIn?: readonly number[];
 }
 
 export interface Passes {
@@ -30,7 +32,8 @@ export interface Passes {
   cautions: Caution[];
 }
 
-const MARGIN_IN = 4;
+/** Backing and batting beyond the quilt's edge on each side, inches, when the studio says nothing else. */
+export const MARGIN_IN = 4;
 /** A pass that reaches less than this is no pass. */
 const LEAST_DEPTH_IN = 1;
 /** Beyond this a person leans over the throat, inches (judgement). */
@@ -41,10 +44,15 @@ export const rollDiameterMm = (startMm: number, thicknessMm: number, woundMm: nu
   Math.sqrt(startMm ** 2 + (4 * thicknessMm * woundMm) / Math.PI);
 
 /** Depths of the passes that cover a length; null when the roll fills the throat before the end. */
-function depths(lengthIn: number, frame: FrameSize, rolledMm: number): number[] | null {
+function depths(
+  lengthIn: number,
+  frame: FrameSize,
+  rolledMm: number,
+  sewnIn: readonly number[] = [],
+): number[] | null {
   const { throatIn, deadIn, rollInThroat, rollStartIn, overlapIn = 0 } = frame;
-  const out: number[] = [];
-  let covered = 0;
+  const out: number[] = [...sewnIn];
+  let covered = sewnIn.reduce((sum, d) => sum + d, 0);
   while (covered < lengthIn - 1e-9) {
     const roll = rollInThroat ? mmToIn(rollDiameterMm(inToMm(rollStartIn), rolledMm, inToMm(covered))) : 0;
     const depth = throatIn - deadIn - roll - (out.length > 0 ? overlapIn : 0);
@@ -68,7 +76,7 @@ export function planPasses(request: PassesRequest): Passes {
   const ways = [false, true].map((turned) => {
     const [across, along] = turned ? [quilt.lengthIn, quilt.widthIn] : [quilt.widthIn, quilt.lengthIn];
     const fits = across + 2 * margin <= frame.widthIn;
-    return { turned, across, fits, depths: fits ? depths(along, frame, rolledMm) : null };
+    return { turned, across, fits, depths: fits ? depths(along, frame, rolledMm, request.sewnIn) : null };
   });
   const cautions: Caution[] = [];
   const [straight, turned] = [ways[0]!, ways[1]!];

@@ -1,6 +1,8 @@
 import { demoQuilts } from '@/demo/quilts';
 import { areaOf } from '../geometry/polygon';
-import { learnSpeed, minutesRange, PRIOR_SPEED } from '../usage/hours';
+import { NOTHING_LOGGED } from '../hours/factors';
+import { planSteps, predictedWhole, wholeSteps } from './steps';
+import { isSewn, movedOn, passesDone, sewnShare } from './begun';
 import { measure } from './measure';
 import { planWork, type PlannedZone, type WorkPlanRequest } from './work-plan';
 
@@ -19,7 +21,7 @@ const requestFor = (name: string): WorkPlanRequest => {
     evenness: 2.5,
     ditchSchool: 'before-fills',
     ends: 'lock',
-    speed: PRIOR_SPEED,
+    belief: NOTHING_LOGGED,
     zones: q.zones.map((z, i): PlannedZone => ({
       id: z.name,
       letter: String.fromCharCode(65 + i),
@@ -45,7 +47,8 @@ describe('by hand', () => {
     expect(z.areaIn2).toBe(1152);
     expect(z.sewnIn).toBeCloseTo(1175.04, 6);
     // 1175.04 / 1.3 / 60 = 15.06 min, 12 starts · 0.5, 195.84 ruler moves · 0.15 = 29.38
-    expect(z.minutes.mid).toBeCloseTo(15.065 + 6 + 29.376, 2);
+    expect(z.work.handsMin).toBeCloseTo(15.065, 2);
+    expect(z.work.actsMin).toBeCloseTo(6 + 29.376, 2);
     // 29.846 m · (1 + 1.368/2.309) + 12 · 0.3, + 5 %
     expect(z.topM).toBeCloseTo((29.846 * (1 + 1.368 / 2.3091) + 3.6) * 1.05, 1);
   });
@@ -55,7 +58,7 @@ describe('by hand', () => {
     expect(z.areaIn2).toBeCloseTo(524.9, 1);
     expect(z.sewnIn).toBeCloseTo(1569.4, 0);
     // 1569.4 / 1.8 / 60 = 14.53 min, 6 starts · 0.5
-    expect(z.minutes.mid).toBeCloseTo(17.53, 1);
+    expect(z.work.handsMin + z.work.actsMin).toBeCloseTo(17.53, 1);
   });
   test('Harbour Lights, Rope border: 36 by 52 less its inside, an inch apart', () => {
     const r = requestFor('Harbour Lights');
@@ -109,14 +112,86 @@ test('a frame too narrow is said, and the rest is still planned', () => {
   expect(plan.cautions[0]).toMatchObject({ code: 'no-passes', severity: 'stop' });
 });
 
-test('hours: logged passes move the factor and narrow it', () => {
-  const slow = learnSpeed(Array(6).fill({ minutes: 30, predictedMin: 20 }));
-  expect(slow.mean).toBeGreaterThan(0.3);
-  expect(slow.mean).toBeLessThan(Math.log(1.5));
-  expect(slow.sd).toBeLessThan(PRIOR_SPEED.sd);
-  const range = minutesRange(100, 20, PRIOR_SPEED);
-  expect(range.mid).toBe(120);
-  expect((range.low - 20) * (range.high - 20)).toBeCloseTo(100 ** 2, 6);
+describe('steps', () => {
+  const r = requestFor('Harbour Lights');
+  const plan = planWork(r);
+  const steps = planSteps(plan, r, [], { changeMin: 3 });
+  test('each is one pass with one thread, and together they are all the work of the zones', () => {
+    expect(new Set(steps.map((s) => `${s.pass} ${s.thread} ${s.stabilise}`)).size).toBe(steps.length);
+    const work = plan.zones.reduce((sum, z, i) => (r.zones[i]!.setup ? sum + z.work.handsMin : sum), 0);
+    const hands = steps.flatMap((s) => s.parts).reduce((sum, p) => sum + p.handsMin, 0);
+    // Slivers of a zone that fall into a neighbouring pass are no steps.
+    expect(hands / work).toBeGreaterThan(0.98);
+    expect(hands / work).toBeLessThanOrEqual(1 + 1e-9);
+  });
+  test('the first step of a pass carries its advance and basting, a new thread its change', () => {
+    const acts = steps.flatMap((s) => s.parts).reduce((sum, p) => sum + p.actsMin, 0);
+    const stops = steps.reduce((sum, s) => sum + s.minutes, 0);
+    const changes = steps.filter((s, i) => i > 0 && steps[i - 1]!.thread !== s.thread).length;
+    expect(acts).toBeGreaterThan(plan.acts.perPass * plan.passes!.passes + 3 * changes - 1e-9);
+    expect(stops).toBeCloseTo(
+      steps.flatMap((s) => s.parts).reduce((m, p) => m + p.handsMin + p.actsMin, 0),
+      6,
+    );
+  });
+  test('an order given is followed, and what it leaves out comes after', () => {
+    const back = [...steps].reverse().slice(0, 3);
+    const laid = planSteps(plan, r, back, { changeMin: 3 });
+    expect(laid.slice(0, 3).map((s) => s.pass)).toEqual(back.map((s) => s.pass));
+    expect(laid).toHaveLength(steps.length);
+  });
+  test('what is left takes its share of the whole', () => {
+    const all = (left: number) =>
+      wholeSteps(plan, 3, left)
+        .flatMap((s) => s.parts)
+        .reduce((sum, p) => sum + p.handsMin + p.actsMin, 0);
+    const changes = 3 * (plan.order.threads.length - 1);
+    expect(all(1)).toBeCloseTo(predictedWhole(plan) + changes, 6);
+    expect(all(0.25)).toBeCloseTo(all(1) / 4, 6);
+    expect(wholeSteps(plan, 3, 0)).toEqual([]);
+  });
+  test('sewn steps count by their minutes; a whole pass of old counts for all its threads', () => {
+    expect(sewnShare(steps, [])).toBe(0);
+    expect(sewnShare(steps, steps)).toBe(1);
+    const first = steps[0]!;
+    const total = steps.reduce((sum, s) => sum + s.minutes, 0);
+    expect(sewnShare(steps, [first])).toBeCloseTo(first.minutes / total, 9);
+    const whole = { pass: first.pass, thread: null, stabilise: false };
+    expect(steps.filter((s) => s.pass === first.pass).every((s) => isSewn(s, [whole]))).toBe(true);
+    expect(passesDone(steps, [whole])).toEqual([first.pass]);
+  });
+});
+
+describe('a plan once begun stands', () => {
+  const r = requestFor('Harbour Lights');
+  const begunAt = planWork(r).passes!;
+  test('whatever the machine is afterwards', () => {
+    const deeper = { ...r, frame: { ...r.frame, throatIn: r.frame.throatIn + 8 } };
+    expect(planWork(deeper).passes!.passes).toBeLessThan(begunAt.passes);
+    const kept = planWork({ ...deeper, begun: begunAt });
+    expect(kept.passes).toMatchObject({ passes: begunAt.passes, depthsIn: begunAt.depthsIn });
+    expect(kept.zones[0]!.shares).toHaveLength(begunAt.passes);
+  });
+  test('and the Workroom is told where it has moved on', () => {
+    const begun = {
+      machineId: 'm',
+      machine: 'The long one',
+      frame: r.frame,
+      marginIn: 4,
+      bobbinMm: r.bobbinMm,
+      at: '2026-11-25T09:00:00Z',
+      steps: [],
+    };
+    const now = { id: 'm', name: 'The long one', frame: r.frame, marginIn: 4 };
+    expect(movedOn(begun, now)).toEqual([]);
+    expect(movedOn(begun, { ...now, frame: { ...r.frame, throatIn: 24 } })).toEqual([
+      `The throat was ${r.frame.throatIn} in and is now 24 in.`,
+    ]);
+    expect(movedOn(begun, { ...now, id: 'n', name: 'Another', marginIn: 3 })).toHaveLength(2);
+  });
+  test('a bug is no advice', () => {
+    expect(() => planWork({ ...r, frame: null as never })).toThrow(TypeError);
+  });
 });
 
 test.each([

@@ -2,7 +2,7 @@ import { density, type Density } from '../density/density';
 import { sewnLengthIn } from '../density/line-density';
 import { areaInBand } from '../geometry/band';
 import { areaOf, type MultiPolygon } from '../geometry/polygon';
-import type { Caution } from '../notes';
+import { type Caution, CoreError } from '../notes';
 import type { Cell, OrderRequest } from '../order/cells';
 import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
@@ -11,7 +11,11 @@ import { fabrics } from '../tables/fabrics';
 import { type Technique, techniques, usesRuler } from '../tables/techniques';
 import type { Thread } from '../thread/thread';
 import { ACT_MIN } from '../usage/sewing-time';
-import { minutesRange, type Range, type SpeedFactor } from '../usage/hours';
+import type { HoursBelief } from '../hours/factors';
+import type { Part, Step } from '../hours/step';
+import { minutesRange } from '../hours/sum';
+import type { Range } from '../statistics/log-normal';
+import { Z80 } from '../statistics/normal';
 import { bobbinCapacityM, type BobbinSize, usage } from '../usage/usage';
 
 /** A zone with the set-up that stands for it, if any. */
@@ -36,6 +40,8 @@ export interface WorkPlanRequest {
   zones: readonly PlannedZone[];
   battingId: string;
   battingMaxGapIn?: number;
+  /** Share of the batting's rating that is used. */
+  gapShare?: number;
   backing: string;
   frame: PassesRequest['frame'];
   marginIn: number;
@@ -44,7 +50,10 @@ export interface WorkPlanRequest {
   evenness: number;
   ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
   ends: 'lock' | 'bury';
-  speed: SpeedFactor;
+  /** What the log says of the quilter's hours. */
+  belief: HoursBelief;
+  /** The passes as they were begun: they stand, whatever the machine is now. */
+  begun?: { depthsIn: readonly number[]; turned: boolean };
   /** Hours only: no shares by pass, no run-out places, no cells. */
   brief?: boolean;
 }
@@ -53,6 +62,9 @@ export interface ZonePlan {
   id: string;
   areaIn2: number;
   sewnIn: number;
+  /** What the model alone predicts for hands and stops. */
+  work: Part;
+  /** Minutes as the studio's log has them, middle and 80 % range. */
   minutes: Range;
   stitches: number;
   topM: number;
@@ -87,11 +99,13 @@ export interface WorkPlan {
   runOuts: RunOut[];
   /** What the order of work is chosen from. */
   order: Omit<OrderRequest, 'rollMin' | 'changeMin'>;
-  /** Minutes of everything but rolls and thread changes. */
-  minutes: { sewing: number; acts: number };
+  /** Minutes of acts at the frame that belong to no zone: once for the quilt, and for each pass. */
+  acts: { once: number; perPass: number };
   cautions: Caution[];
 }
 
+/** Shares of a zone in a pass that are too small to be work of their own. */
+export const SLIVER = 0.005;
 const STARTS_PER_100_IN2 = 1;
 const BURY_MIN = 1.5;
 const RULER_REACH_IN = 6;
@@ -99,6 +113,8 @@ const RULER_REACH_IN = 6;
 const ROLLED_SHARE = 0.8;
 /** Spread of thread used about the model, as a share (judgement). */
 const USE_SPREAD = 0.12;
+/** The same four times in five. */
+export const USE_SPREAD_80 = Z80 * USE_SPREAD;
 
 /** Thickness of the quilt as it lies on the roll, mm. */
 export const rolledMm = (battingId: string, backing: string): number =>
@@ -123,7 +139,6 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
   const passes = tryPasses(r, cautions);
   const bands = bandsOf(passes, r.quilt);
   const axis = passes?.turned ? 0 : 1;
-  let [sewing, acts] = [0, 0];
   const zones = r.zones.map((z): ZonePlan => {
     const t = techniques.get(z.technique);
     const areaIn2 = areaOf(z.geometry);
@@ -145,32 +160,30 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
         bobbin: z.setup.bobbin,
         bobbinMm: r.bobbinMm,
       });
-    sewing += hands;
-    acts += stops;
+    const work = { technique: t.id, handsMin: hands, actsMin: stops };
+    const shares = r.brief
+      ? []
+      : bands.map(([from, to]) => (areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0));
     return {
       id: z.id,
       areaIn2,
       sewnIn,
-      minutes: minutesRange(hands, stops, r.speed),
+      work,
+      minutes: minutesRange(spread(work, shares, bands.length), r.belief),
       stitches: used?.stitches ?? 0,
       topM: used?.topM ?? 0,
       bobbinM: used?.bobbinM ?? 0,
-      shares: r.brief
-        ? []
-        : bands.map(([from, to]) => (areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0)),
+      shares,
     };
   });
   const threads = threadsOf(r, zones);
-  acts +=
-    ACT_MIN.load +
-    ACT_MIN.takeOff +
-    ACT_MIN.basteSides * bands.length +
-    ACT_MIN.bobbin * threads.reduce((n, x) => n + x.bobbins, 0);
+  const bobbins = threads.reduce((n, x) => n + x.bobbins, 0);
   return {
     passes,
     density: density({
       battingId: r.battingId,
       battingMaxGapIn: r.battingMaxGapIn,
+      gapShare: r.gapShare,
       evenness: r.evenness,
       zones: r.zones.map((z, i) => ({
         id: z.letter,
@@ -186,12 +199,32 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     threads,
     runOuts: r.brief ? [] : runOutsOf(r, zones, bands.length, threads),
     order: { passes: Math.max(1, bands.length), ...cellsOf(r, zones, bands.length) },
-    minutes: { sewing, acts },
+    acts: {
+      once: ACT_MIN.load + ACT_MIN.takeOff,
+      perPass: ACT_MIN.basteSides + ACT_MIN.advance + (ACT_MIN.bobbin * bobbins) / bands.length,
+    },
     cautions,
   };
 }
 
+/** A zone's work as the steps it is sewn in: each pass has its share; where shares are not known, equal ones. */
+function spread(work: Part, shares: readonly number[], passes: number): Step[] {
+  const parts =
+    shares.length > 0 ? shares.filter((x) => x >= SLIVER) : Array<number>(passes).fill(1 / passes);
+  return parts.map((x) => ({
+    parts: [{ ...work, handsMin: work.handsMin * x, actsMin: work.actsMin * x }],
+  }));
+}
+
 function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
+  if (r.begun)
+    return {
+      turned: r.begun.turned,
+      passes: r.begun.depthsIn.length,
+      depthsIn: [...r.begun.depthsIn],
+      alternative: null,
+      cautions: [],
+    };
   try {
     const passes = planPasses({
       quilt: r.quilt,
@@ -203,7 +236,9 @@ function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
     cautions.push(...passes.cautions);
     return passes;
   } catch (error) {
-    cautions.push({ code: 'no-passes', severity: 'stop', text: (error as Error).message });
+    // Only what the core refuses is advice; anything else is a bug and is thrown on.
+    if (!(error instanceof CoreError)) throw error;
+    cautions.push({ code: 'no-passes', severity: 'stop', text: error.message });
     return null;
   }
 }
@@ -272,9 +307,6 @@ function runOutsOf(
   });
 }
 
-/** Shares of a zone in a pass that are too small to be work of their own. */
-const SLIVER = 0.005;
-
 function cellsOf(
   r: WorkPlanRequest,
   zones: readonly ZonePlan[],
@@ -293,7 +325,7 @@ function cellsOf(
         pass: p + 1,
         thread: z.setup.top.id,
         stabilise,
-        minutes: (so?.minutes ?? 0) + zones[i]!.minutes.mid * share,
+        minutes: (so?.minutes ?? 0) + (zones[i]!.work.handsMin + zones[i]!.work.actsMin) * share,
       });
     }
   });

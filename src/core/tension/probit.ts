@@ -1,15 +1,7 @@
-/**
- * Standard normal distribution function, Abramowitz & Stegun 7.1.26 (absolute error below 1.5e-7).
- */
-export function normalCdf(x: number): number {
-  const t = 1 / (1 + 0.3275911 * (Math.abs(x) / Math.SQRT2));
-  const poly =
-    ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t;
-  const erf = 1 - poly * Math.exp(-(x * x) / 2);
-  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
-}
+import { normalCdf } from '../statistics/normal';
 
-/** A test stitch's verdict: −3 top pulled right through … 0 interlock inside … +3 top lies flat. */
+/** A test stitch's verdict: −3 the bobbin thread lies straight on the back with the
+ * top thread looped round it … 0 interlock inside … +3 the top thread lies straight on the top. */
 export type Verdict = -3 | -2 | -1 | 0 | 1 | 2 | 3;
 
 const CUTS = [-2.2, -1.2, -0.5, 0.5, 1.2, 2.2] as const;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { nextTension } from './next';
 import { tensionPosterior } from './posterior';
-import { normalCdf, verdictAt, verdictLikelihood, windowWidth } from './probit';
+import { normalCdf } from '../statistics/normal';
+import { verdictAt, verdictLikelihood, windowWidth } from './probit';
 import { startTension } from './start';
 import { quarterTurns, TURN_SHARE } from './turns';
 import { knotDepth } from './knot';

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { fibres } from '../tables/fibres';
-import { learnSpeed, minutesRange, PRIOR_SPEED, speedForQuilt } from './hours';
 import { bobbinCapacityM, usage, type UsageRequest } from './usage';
 
 const bobbinMm = { od: 25, core: 7.6, width: 10 };
@@ -66,36 +65,5 @@ describe('thread for a sewn length', () => {
         expect((out.bobbins - 1) * out.bobbinCapacityM).toBeLessThan(out.bobbinM);
       }),
     );
-  });
-});
-
-describe('hours', () => {
-  test('with nothing logged the studio’s speed is the model’s, give or take', () => {
-    expect(learnSpeed([])).toEqual(PRIOR_SPEED);
-  });
-  test('a slow hand is learnt, and the doubt shrinks', () => {
-    const pass = { minutes: 60, predictedMin: 40 };
-    const [one, ten] = [learnSpeed([pass]), learnSpeed(Array.from({ length: 10 }, () => pass))];
-    const truth = Math.log(1.5);
-    expect(one.mean).toBeGreaterThan(0);
-    expect(one.mean).toBeLessThan(ten.mean);
-    expect(ten.mean).toBeLessThan(truth);
-    expect(ten.sd).toBeLessThan(one.sd);
-    expect(ten.passes).toBe(10);
-  });
-  test('a pass of no minutes teaches nothing', () => {
-    expect(learnSpeed([{ minutes: 0, predictedMin: 30 }])).toEqual(PRIOR_SPEED);
-  });
-  test('one pass of a quilt scatters more than twelve together', () => {
-    const f = learnSpeed([{ minutes: 40, predictedMin: 40 }]);
-    expect(speedForQuilt(f, 1).sd).toBeGreaterThan(speedForQuilt(f, 12).sd);
-    expect(speedForQuilt(f, 0).sd).toBe(speedForQuilt(f, 1).sd);
-  });
-  test('acts take what they take; only the sewing scales with the hand', () => {
-    const out = minutesRange(100, 30, { mean: Math.log(2), sd: 0.2, passes: 4 });
-    expect(out.mid).toBeCloseTo(230, 6);
-    expect(out.low).toBeLessThan(out.mid);
-    expect(out.high).toBeGreaterThan(out.mid);
-    expect(minutesRange(0, 30, PRIOR_SPEED)).toEqual({ low: 30, mid: 30, high: 30 });
   });
 });

@@ -1,4 +1,5 @@
 'use client';
+import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
@@ -251,7 +252,7 @@ function CarefulSetup({
             <div key={label}>
               <dt className="text-13 text-ink2">{label}</dt>
               <dd className="font-semibold">
-                <Sourced kind="predicted">{value}</Sourced>
+                <Sourced of={predicted(value)}>{value}</Sourced>
               </dd>
             </div>
           ))}

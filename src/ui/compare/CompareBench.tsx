@@ -1,4 +1,5 @@
 'use client';
+import { sizeKnown } from '@/core/shelf/known';
 import { useMemo, useState } from 'react';
 import { eyeRatio } from '@/core/needle/eye';
 import { compareThreads, threadFacts } from '@/core/shelf/compare';
@@ -33,14 +34,7 @@ export function CompareBench({ cones }: { cones: (Cone & { name: string })[] }) 
     { nm, eye },
   );
   const rows: readonly (readonly [string, (f: (typeof facts)[number]) => React.ReactNode])[] = [
-    [
-      'tex',
-      (f) => (
-        <Sourced kind={f.cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
-          {Number(f.tex.toFixed(1))}
-        </Sourced>
-      ),
-    ],
+    ['tex', (f) => <Sourced of={sizeKnown(f.cone)}>{Number(f.tex.toFixed(1))}</Sourced>],
     ['dtex', (f) => f.dtex.toFixed(0)],
     ['denier', (f) => f.den.toFixed(0)],
     ['Ne', (f) => f.ne.toFixed(1)],

@@ -1,5 +1,5 @@
-/** The head of a table whose last column holds what can be done with a row. */
-export function HeadRow({ names }: { names: readonly string[] }) {
+/** The head of a table; by default its last column holds what can be done with a row. */
+export function HeadRow({ names, act = true }: { names: readonly string[]; act?: boolean }) {
   return (
     <thead>
       <tr className="text-left text-13 text-ink2">
@@ -8,9 +8,11 @@ export function HeadRow({ names }: { names: readonly string[] }) {
             {name}
           </th>
         ))}
-        <th className="py-1 pr-3 font-medium">
-          <span className="sr-only">Act</span>
-        </th>
+        {act && (
+          <th className="py-1 pr-3 font-medium">
+            <span className="sr-only">Act</span>
+          </th>
+        )}
       </tr>
     </thead>
   );

@@ -1,15 +1,26 @@
 import type { ReactNode } from 'react';
-
-export type Source = 'predicted' | 'proven' | 'learned';
+import { type Source, SOURCES } from '@/core/fields/lists';
+import type { Known } from '@/core/source/known';
 
 const LINE: Record<Source, string> = { predicted: 'basted', proven: 'stitched', learned: 'doubled' };
+const WORDS: Record<Source, string> = {
+  predicted: 'predicted',
+  proven: 'proven',
+  learned: 'learned from your log',
+};
 
 /** A value with the line under it that says where it comes from; a screen reader hears the word. */
-export function Sourced({ kind, children }: { kind: Source; children: ReactNode }) {
+export function Sourced({
+  of,
+  children,
+}: {
+  of: Pick<Known<unknown>, 'source' | 'basis'>;
+  children: ReactNode;
+}) {
   return (
-    <span className={`inline-block leading-[1.1] ${LINE[kind]}`}>
+    <span className={`inline-block leading-[1.1] ${LINE[of.source]}`} title={of.basis}>
       {children}
-      <span className="sr-only"> ({kind})</span>
+      <span className="sr-only"> ({of.source})</span>
     </span>
   );
 }
@@ -18,17 +29,12 @@ export function Sourced({ kind, children }: { kind: Source; children: ReactNode 
 export function SourceKey({ className = '' }: { className?: string }) {
   return (
     <ul className={`flex flex-wrap gap-x-4 gap-y-1.5 text-13 text-ink2 ${className}`}>
-      {(['basted: predicted', 'stitched: proven', 'doubled: learned from your log'] as const).map(
-        (words, i) => (
-          <li key={words} className="inline-flex items-center gap-2">
-            <span
-              aria-hidden
-              className={`inline-block w-8 ${['basted', 'stitched', 'doubled'][i]} !pb-[3px]`}
-            />
-            {words}
-          </li>
-        ),
-      )}
+      {SOURCES.map((s) => (
+        <li key={s} className="inline-flex items-center gap-2">
+          <span aria-hidden className={`inline-block w-8 ${LINE[s]} !pb-[3px]`} />
+          {LINE[s]}: {WORDS[s]}
+        </li>
+      ))}
     </ul>
   );
 }

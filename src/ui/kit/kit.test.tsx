@@ -40,7 +40,7 @@ describe('a number as it is typed', () => {
 
 describe('where a number comes from', () => {
   test.each(['predicted', 'proven', 'learned'] as const)('%s is heard as well as seen', (kind) => {
-    const { container } = render(<Sourced kind={kind}>12</Sourced>);
+    const { container } = render(<Sourced of={{ source: kind }}>12</Sourced>);
     expect(container).toHaveTextContent(`12 (${kind})`);
     expect(container.firstChild).toHaveClass(
       { predicted: 'basted', proven: 'stitched', learned: 'doubled' }[kind],

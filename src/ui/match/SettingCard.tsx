@@ -4,7 +4,8 @@ import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';
-import { type Source, Sourced } from '@/ui/kit/Sourced';
+import { Sourced } from '@/ui/kit/Sourced';
+import type { Known } from '@/core/source/known';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import type { Candidate } from './candidate';
 
@@ -17,7 +18,7 @@ const MODE_WHY = {
 /** The set-up of a zone, every number with the line that says where it comes from. */
 export function SettingCard({ candidate: c, shank }: { candidate: Candidate; shank: string }) {
   const s = c.setup;
-  const kind: Source = c.proven ? 'proven' : 'predicted';
+  const kind = c.known;
   const top = c.proven?.topGf ?? s.topGf;
   const bobbin = c.proven?.bobbinGf ?? s.bobbinGf;
   return (
@@ -59,7 +60,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           label="Speed limit"
           value={s.maxInPerS.toFixed(1)}
           unit="in/s"
-          kind="predicted"
+          kind={c.limitKnown}
           beside={`${Math.round(s.maxInPerS * 25.4)} mm/s`}
         />
         <Big
@@ -86,16 +87,26 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
 const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
 const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
 
-function Thread({ role, cone, kind, first }: { role: string; cone: Cone; kind: Source; first?: boolean }) {
+function Thread({
+  role,
+  cone,
+  kind,
+  first,
+}: {
+  role: string;
+  cone: Cone;
+  kind: Known<unknown>;
+  first?: boolean;
+}) {
   return (
     <div className={`${cell(first)} flex gap-2.5`}>
       <ThreadSwatch hex={cone.hex} width={38} height={54} />
       <div className="min-w-0">
         <p className="text-13 text-ink2">{role}</p>
-        <p className="mt-0.5 truncate text-[17px] font-semibold">
-          <Sourced kind={kind}>{cone.line}</Sourced>
+        <p className="mt-0.5 text-[17px] font-semibold">
+          <Sourced of={kind}>{cone.line}</Sourced>
         </p>
-        <p className="mt-1 truncate text-ink2">
+        <p className="mt-1 text-ink2">
           {cone.colour}, tex {num(cone.tex)}, {fibres.find(cone.fibre)?.label}
         </p>
       </div>
@@ -112,17 +123,17 @@ function Part({
 }: {
   label: string;
   value: ReactNode;
-  kind: Source;
+  kind: Known<unknown>;
   under: string;
   title?: string;
 }) {
   return (
     <div className={cell()} title={title}>
       <p className="text-13 text-ink2">{label}</p>
-      <p className="mt-0.5 text-[17px] font-semibold whitespace-nowrap">
-        <Sourced kind={kind}>{value}</Sourced>
+      <p className="mt-0.5 text-[17px] font-semibold">
+        <Sourced of={kind}>{value}</Sourced>
       </p>
-      <p className="mt-1 truncate text-ink2">{under}</p>
+      <p className="mt-1 text-ink2">{under}</p>
     </div>
   );
 }
@@ -138,7 +149,7 @@ function Big({
   label: string;
   value: ReactNode;
   unit: string;
-  kind: Source;
+  kind: Known<unknown>;
   beside: string;
   first?: boolean;
 }) {
@@ -147,7 +158,7 @@ function Big({
       <p className="text-13 text-ink2">{label}</p>
       <p className="mt-0.5 flex flex-wrap items-baseline gap-x-2">
         <span className="text-28 leading-none font-bold">
-          <Sourced kind={kind}>
+          <Sourced of={kind}>
             {value}
             <small className="ml-1 text-16 font-medium">{unit}</small>
           </Sourced>

@@ -1,4 +1,5 @@
 'use client';
+import { predicted } from '@/core/source/known';
 import { useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
 import { planCouching } from '@/core/couching/couching';
@@ -81,7 +82,9 @@ export function RulerSums({ offsetIn }: { offsetIn: number }) {
         ) : (
           <>
             Sews a radius of{' '}
-            <Sourced kind="predicted">{arc.sewnRadiusIn ? inches(arc.sewnRadiusIn) : 'none'}</Sourced>
+            <Sourced of={predicted(arc.sewnRadiusIn)}>
+              {arc.sewnRadiusIn ? inches(arc.sewnRadiusIn) : 'none'}
+            </Sourced>
             {arc.sagittaIn !== undefined && (
               <>
                 , {inches(arc.sagittaIn)} deep. Stop the ruler {inches(arc.stopShortIn)} short of a corner.
@@ -178,7 +181,7 @@ export function CouchingSums({
         <>
           <p className="mt-2">
             <b>
-              <Sourced kind="predicted">{told.yarnM.toFixed(1)} m</Sourced>
+              <Sourced of={predicted(told.yarnM)}>{told.yarnM.toFixed(1)} m</Sourced>
             </b>{' '}
             of yarn, {told.skeins} {told.skeins === 1 ? 'skein' : 'skeins'};{' '}
             {told.foot === 'couching' ? 'the couching foot takes it' : 'guided by hand before the ruler foot'}

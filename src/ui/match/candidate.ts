@@ -1,5 +1,6 @@
 import type { Setup } from '@/core/match/setup';
 import type { SectionNumbers } from '@/ui/section-drawing/layers';
+import type { Known } from '@/core/source/known';
 import type { Cone } from '@/data/types';
 
 /** A set-up with what the page needs to show it. */
@@ -16,4 +17,7 @@ export interface Candidate {
   /** Whether this is the card that stands, and what its tests proved. */
   standing: boolean;
   proven: { topGf: number; bobbinGf: number } | null;
+  /** Where the card's numbers come from; what the needle can follow is always reckoned. */
+  known: Known<unknown>;
+  limitKnown: Known<unknown>;
 }

@@ -11,6 +11,8 @@ import { usSize } from '@/core/tables/needles';
 import { techniques } from '@/core/tables/techniques';
 import { knotDepth } from '@/core/tension/knot';
 import { windowWidth } from '@/core/tension/probit';
+import * as known from '@/core/source/known';
+import { Z80 } from '@/core/statistics/normal';
 import { diameterMm } from '@/core/thread/thread';
 import { spiToMm } from '@/core/units/length';
 import type { ChosenSetup, Cone, Quilt, Zone } from '@/data/types';
@@ -18,8 +20,6 @@ import type { Candidate } from './candidate';
 
 /** The best and three runners-up. */
 const SHOWN = 4;
-/** Standard deviations to either side of an 80 % band. */
-const BAND_80 = 1.2816;
 
 interface Found {
   found: MatchResult;
@@ -116,9 +116,11 @@ function describe(
     },
     topMm: diameterMm(top),
     idleInPerS: setup.mode === 'idling' ? idleSpeedInPerS(setup.idleSpm, setup.spi) : 0,
-    topLowGf: setup.topGf * Math.exp(-BAND_80 * setup.ratioSd),
-    topHighGf: setup.topGf * Math.exp(BAND_80 * setup.ratioSd),
+    topLowGf: setup.topGf * Math.exp(-Z80 * setup.ratioSd),
+    topHighGf: setup.topGf * Math.exp(Z80 * setup.ratioSd),
     standing: isStanding,
     proven,
+    known: proven ? known.proven(proven, 'test stitches') : known.predicted(setup),
+    limitKnown: known.predicted(setup.maxInPerS),
   };
 }

@@ -56,6 +56,8 @@ const candidates: Candidate[] = match(request).setups.map((setup, i) => ({
   topLowGf: setup.topGf * 0.8,
   topHighGf: setup.topGf * 1.2,
   standing: i === 0,
+  known: { value: null, source: 'predicted' as const },
+  limitKnown: { value: null, source: 'predicted' as const },
   proven: null,
 }));
 const best = candidates[0]!;

@@ -1,3 +1,4 @@
+import { predicted } from '@/core/source/known';
 import type { WorkPlan } from '@/core/plan/work-plan';
 import type { Preferences, Zone } from '@/data/types';
 import { lengthText } from '@/core/units/length-text';
@@ -21,7 +22,7 @@ export function DensityTable({
       <p>
         Densest to most open{' '}
         <b className={density.evenness > density.limit ? 'text-madder' : ''}>
-          <Sourced kind="predicted">{density.evenness.toFixed(1)} : 1</Sourced>
+          <Sourced of={predicted(density.evenness)}>{density.evenness.toFixed(1)} : 1</Sourced>
         </b>
         <span className="text-ink2">
           {' '}

@@ -20,6 +20,8 @@ import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { setOrderAction } from '@/actions/server';
+import { stepId } from '@/core/plan/steps';
+import { predicted } from '@/core/source/known';
 import { type Cell, type OrderRequest, overhead, stabilisedFirst } from '@/core/order/cells';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
@@ -32,7 +34,7 @@ interface ThreadName {
   name: string;
   hex: string | null;
 }
-type Step = { pass: number; thread: string };
+type Step = { pass: number; thread: string; stabilise?: boolean };
 
 const keyOf = (s: Step, i: number) => `${s.pass}|${s.thread}|${i}`;
 
@@ -41,7 +43,12 @@ function cellsIn(order: readonly Step[], cells: readonly Cell[]): Cell[] | null 
   const left = [...cells];
   const out: Cell[] = [];
   for (const s of order) {
-    const at = left.findIndex((c) => c.pass === s.pass && c.thread === s.thread);
+    const at = left.findIndex(
+      (c) =>
+        c.pass === s.pass &&
+        c.thread === s.thread &&
+        (s.stabilise === undefined || (c.stabilise ?? false) === s.stabilise),
+    );
     if (at < 0) return null;
     out.push(...left.splice(at, 1));
   }
@@ -53,20 +60,23 @@ export function OrderList({
   quiltId,
   version,
   request,
+  fixed,
   byHand,
   threads,
-  done,
+  sewn,
 }: {
   quiltId: string;
   version: number;
   request: OrderRequest;
-  byHand: Step[] | null;
+  /** The order that stands: as the quilter laid it, or as it was begun. */
+  fixed: readonly Step[] | null;
+  byHand: boolean;
   threads: Record<string, ThreadName>;
-  /** Passes that are sewn. */
-  done: number;
+  /** Steps that are sewn. */
+  sewn: readonly string[];
 }) {
   const found = useOrder(request);
-  const [moved, setMoved] = useState<Step[] | null>(byHand);
+  const [moved, setMoved] = useState<readonly Step[] | null>(fixed);
   const { send, pending, problems } = useActionForm(setOrderAction, ({ steps }) =>
     toast(steps > 0 ? 'Your order is kept.' : 'Back to the order worked out.'),
   );
@@ -87,19 +97,20 @@ export function OrderList({
   const ids = steps.map(keyOf);
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    setMoved(arrayMove(steps, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+    setMoved(arrayMove([...steps], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
   };
   return (
     <div>
       <p>
         Rolls and thread changes:{' '}
         <b>
-          <Sourced kind="predicted">{Math.round(price)} min</Sourced>
+          <Sourced of={predicted(price)}>{Math.round(price)} min</Sourced>
         </b>
         {own ? (
           <span className="text-ink2">
             {' '}
-            as you laid it; worked out it would be {Math.round(found.minutes)} min
+            {byHand || moved !== fixed ? 'as you laid it' : 'as it was begun'}; worked out it would be{' '}
+            {Math.round(found.minutes)} min
           </span>
         ) : (
           <span className="text-ink2">
@@ -120,7 +131,7 @@ export function OrderList({
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="mt-2 max-h-[360px] overflow-auto border-y" aria-label="Order of work" tabIndex={0}>
+          <ol className="mt-2 border-y" aria-label="Order of work">
             {steps.map((s, i) => (
               <Row
                 key={ids[i]}
@@ -131,24 +142,31 @@ export function OrderList({
                 first={cells[i]?.stabilise === true}
                 minutes={cells[i]?.minutes ?? 0}
                 change={i > 0 && steps[i - 1]!.thread !== s.thread}
-                sewn={s.pass <= done}
+                sewn={sewn.includes(
+                  stepId({ pass: s.pass, thread: s.thread, stabilise: cells[i]?.stabilise === true }),
+                )}
               />
             ))}
           </ol>
         </SortableContext>
       </DndContext>
       <div className="mt-2 flex flex-wrap gap-3">
-        {own && moved !== byHand && (
-          <Button disabled={pending} onClick={() => send({ quiltId, version, order: steps })}>
+        {own && moved !== fixed && (
+          <Button
+            disabled={pending}
+            onClick={() =>
+              send({ quiltId, version, order: steps.map(({ pass, thread }) => ({ pass, thread })) })
+            }
+          >
             Keep my order
           </Button>
         )}
-        {own && (
+        {own && (byHand || moved !== fixed) && (
           <Button
             look="quiet"
             disabled={pending}
             onClick={() => {
-              setMoved(null);
+              setMoved(byHand ? null : fixed);
               if (byHand) send({ quiltId, version, order: [] });
             }}
           >

@@ -1,25 +1,25 @@
-import type { WorkPlan } from '@/core/plan/work-plan';
+import { type HoursBelief } from '@/core/hours/factors';
+import { learnedFrom } from '@/core/source/known';
+import { USE_SPREAD_80, type WorkPlan } from '@/core/plan/work-plan';
 import { inToM } from '@/core/units/length';
 import type { Zone } from '@/data/types';
 import { Sourced } from '@/ui/kit/Sourced';
 
-/** Thread used about the model, as a share to either side four times in five (judgement). */
-const USE_RANGE = 0.15;
-const range = (n: number) => `${Math.round(n * (1 - USE_RANGE))} to ${Math.round(n * (1 + USE_RANGE))}`;
+const range = (n: number) =>
+  `${Math.round(n * (1 - USE_SPREAD_80))} to ${Math.round(n * (1 + USE_SPREAD_80))}`;
 
 /** What each zone takes: length, stitches, minutes with their range, thread. */
 export function ZoneWorkTable({
   plan,
   zones,
-  learned,
+  belief,
 }: {
   plan: WorkPlan;
   zones: readonly Zone[];
-  learned: boolean;
+  belief: HoursBelief;
 }) {
   return (
     <>
-      <h3 className="mt-6 mb-1 text-20">Zone by zone</h3>
       <table className="w-full">
         <thead>
           <tr className="text-left text-13 text-ink2">
@@ -40,7 +40,9 @@ export function ZoneWorkTable({
               <td className="pr-3">{inToM(z.sewnIn).toFixed(0)} m</td>
               <td className="pr-3">{z.stitches > 0 ? z.stitches.toLocaleString('en-GB') : ''}</td>
               <td className="pr-3">
-                <Sourced kind={learned ? 'learned' : 'predicted'}>{Math.round(z.minutes.mid)}</Sourced>
+                <Sourced of={learnedFrom(z.minutes, belief.steps, 'logged step')}>
+                  {Math.round(z.minutes.mid)}
+                </Sourced>
               </td>
               <td className="pr-3 text-ink2">
                 {Math.round(z.minutes.low)} to {Math.round(z.minutes.high)}

@@ -2,32 +2,45 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
 import { density } from '@/core/density/density';
+import { learnHours, NOTHING_LOGGED } from '@/core/hours/factors';
 import type { OrderRequest } from '@/core/order/cells';
 import { planOrder } from '@/core/order/order';
 import type { WorkPlan } from '@/core/plan/work-plan';
 import { aZone, lastSent, refuseNext } from '@/ui/testing/studio';
 import { DensityTable } from './DensityTable';
 import { OrderList } from './OrderList';
-import { PassForm } from './PassForm';
+import { StepForm } from './StepForm';
 import { useOrder } from './use-order';
 import { ZoneWorkTable } from './ZoneWorkTable';
 
 jest.mock('./use-order', () => ({ useOrder: jest.fn() }));
 
+const LOGGED = [{ minutes: 30, parts: [{ technique: 'swirls', handsMin: 25, actsMin: 2 }] }];
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
+const next = {
+  pass: 3,
+  thread: 'fog',
+  stabilise: false,
+  words: 'pass 3, Heron Poly 60 Fog, zones A, B',
+  minutes: 38.4,
+};
+
 describe('one next act at a time', () => {
-  const form = (part: Partial<Parameters<typeof PassForm>[0]> = {}) =>
+  const form = (part: Partial<Parameters<typeof StepForm>[0]> = {}) =>
     render(
-      <PassForm
+      <StepForm
         quiltId="quilt-1"
         version={4}
         turnRule="auto"
         planned={6}
         fixed={null}
-        sewn={0}
+        begun={false}
+        moved={[]}
+        next={next}
         onFrame={false}
-        expected={38.4}
+        quilted={false}
+        home={false}
         {...part}
       />,
     );
@@ -55,29 +68,49 @@ describe('one next act at a time', () => {
     await press('Put it on the frame');
     expect(lastSent(actions.putOnFrameAction)).toMatchObject({ where: 'on' });
   });
-  test('a plan that moved since is said, and can be fixed anew', () => {
-    form({ fixed: 5 });
-    expect(screen.getByText(/since 5 passes were fixed: it asks for 6 now/)).toBeInTheDocument();
-    expect(buttons()).toContain('Fix these 6 passes');
+  test('a Workroom that moved on is said; the passes stand until the quilter says otherwise', async () => {
+    form({ fixed: 5, moved: ['The throat was 20 in and is now 24 in.'] });
+    expect(
+      screen.getByText(/has moved on since this quilt was begun. The throat was 20 in/),
+    ).toBeInTheDocument();
+    await press('Fix the passes anew');
+    expect(lastSent(actions.fixPlanAction)).toMatchObject({ quiltId: 'quilt-1', version: 4 });
   });
-  test('once begun the passes stay as they are', () => {
-    form({ fixed: 5, sewn: 2, onFrame: true });
+  test('once begun only what is not sewn is planned anew', () => {
+    form({ fixed: 5, begun: true, onFrame: true, moved: ['The throat was 20 in and is now 24 in.'] });
+    expect(buttons()).toContain('Plan anew what is not sewn');
     expect(buttons()).not.toContain('Fix these 6 passes');
   });
-  test('on the frame: the next pass is logged with its minutes', async () => {
-    form({ fixed: 6, sewn: 2, onFrame: true });
-    await userEvent.type(screen.getByLabelText(/^Minutes for pass 3/), '41');
-    await press('Pass 3 is done');
-    expect(lastSent(actions.logPassAction)).toMatchObject({ quiltId: 'quilt-1', pass: 3, minutes: 41 });
+  test('on the frame: the next step is logged with its minutes', async () => {
+    form({ fixed: 6, begun: true, onFrame: true });
+    await userEvent.type(screen.getByLabelText(/^Minutes for pass 3, Heron/), '41');
+    await press('This step is done');
+    expect(lastSent(actions.logStepAction)).toMatchObject({
+      quiltId: 'quilt-1',
+      pass: 3,
+      thread: 'fog',
+      stabilise: false,
+      minutes: 41,
+    });
     expect(screen.getByText(/about 38/)).toBeInTheDocument();
   });
   test('minutes refused stand at their field', async () => {
-    form({ fixed: 6, sewn: 2, onFrame: true });
+    form({ fixed: 6, begun: true, onFrame: true });
     await userEvent.type(screen.getByLabelText(/^Minutes for pass 3/), '0');
-    refuseNext(actions.logPassAction, 'minutes', 'The minutes must lie between 1 and 2000.');
-    await press('Pass 3 is done');
+    refuseNext(actions.logStepAction, 'minutes', 'The minutes must lie between 1 and 2000.');
+    await press('This step is done');
     expect(await screen.findByText('The minutes must lie between 1 and 2000.')).toBeInTheDocument();
     expect(screen.getByLabelText(/^Minutes for pass 3/)).toHaveValue('0');
+  });
+  test('all sewn: it is handed back, and may be brought back', async () => {
+    form({ fixed: 6, next: null, quilted: true });
+    await press('It is handed back');
+    expect(lastSent(actions.handBackAction)).toMatchObject({ quiltId: 'quilt-1', version: 4, home: true });
+  });
+  test('one that went home is brought back', async () => {
+    form({ fixed: 6, next: null, quilted: true, home: true });
+    await press('Bring it back to the Rack');
+    expect(lastSent(actions.handBackAction)).toMatchObject({ home: false });
   });
   test('a frame that is taken is said', async () => {
     form({ fixed: 6 });
@@ -86,7 +119,7 @@ describe('one next act at a time', () => {
     expect(await screen.findByText(/Another quilt is on this frame/)).toBeInTheDocument();
   });
   test('all sewn: nothing is asked', () => {
-    form({ fixed: 6, sewn: 6, onFrame: false });
+    form({ fixed: 6, next: null });
     expect(screen.queryByRole('button')).not.toBeInTheDocument();
   });
 });
@@ -113,9 +146,10 @@ describe('the order of work', () => {
         quiltId="quilt-1"
         version={4}
         request={request}
-        byHand={null}
+        fixed={null}
+        byHand={false}
         threads={threads}
-        done={1}
+        sewn={['1 fog stabilise', '1 tar fill']}
         {...part}
       />,
     );
@@ -139,7 +173,7 @@ describe('the order of work', () => {
     const byHand = [3, 2, 1].flatMap((pass) =>
       request.cells.filter((c) => c.pass === pass).map(({ thread }) => ({ pass, thread })),
     );
-    const { container } = list({ byHand });
+    const { container } = list({ fixed: byHand, byHand: true });
     expect(container).toHaveTextContent('as you laid it; worked out it would be');
     await press('Take the order worked out');
     expect(lastSent(actions.setOrderAction)).toMatchObject({ quiltId: 'quilt-1', version: 4, order: [] });
@@ -147,7 +181,8 @@ describe('the order of work', () => {
   });
   test('a pass filled before it is stabilised is said', () => {
     list({
-      byHand: [
+      byHand: true,
+      fixed: [
         { pass: 1, thread: 'tar' },
         { pass: 1, thread: 'fog' },
         ...request.cells.slice(2).map(({ pass, thread }) => ({ pass, thread })),
@@ -156,7 +191,7 @@ describe('the order of work', () => {
     expect(screen.getByText(/its layers may creep/)).toBeInTheDocument();
   });
   test('an order of a plan that has moved since is not followed', () => {
-    const { container } = list({ byHand: [{ pass: 9, thread: 'fog' }] });
+    const { container } = list({ byHand: true, fixed: [{ pass: 9, thread: 'fog' }] });
     expect(container).not.toHaveTextContent('as you laid it');
     expect(steps()).toHaveLength(5);
   });
@@ -166,7 +201,17 @@ describe('the order of work', () => {
   });
   test('while the worker looks, a dot stands there', () => {
     jest.mocked(useOrder).mockReturnValueOnce(null);
-    render(<OrderList quiltId="q" version={1} request={request} byHand={null} threads={threads} done={0} />);
+    render(
+      <OrderList
+        quiltId="q"
+        version={1}
+        request={request}
+        fixed={null}
+        byHand={false}
+        threads={threads}
+        sewn={[]}
+      />,
+    );
     expect(screen.getByText('…')).toBeInTheDocument();
   });
 });
@@ -212,18 +257,20 @@ describe('the plan’s tables', () => {
     expect(container).toHaveTextContent(/bubbles after washing/);
   });
   test('zone by zone: a zone without a set-up shows no stitches and claims no thread', () => {
-    render(<ZoneWorkTable plan={plan} zones={zones} learned={false} />);
+    render(<ZoneWorkTable plan={plan} zones={zones} belief={NOTHING_LOGGED} />);
     const [, a, b] = screen.getAllByRole('row');
     expect(a).toHaveTextContent('512 in²');
     expect(a).toHaveTextContent('44,000');
-    expect(a).toHaveTextContent('102 to 138 m');
+    expect(a).toHaveTextContent(/\d+ to \d+ m/);
     expect(b!.textContent).not.toMatch(/\d m$/);
   });
   test.each([
     [true, 'learned'],
     [false, 'predicted'],
   ])('minutes learned from the log (%s) are said to be %s', (learned, word) => {
-    const { container } = render(<ZoneWorkTable plan={plan} zones={zones} learned={learned} />);
+    const { container } = render(
+      <ZoneWorkTable plan={plan} zones={zones} belief={learned ? learnHours(LOGGED) : NOTHING_LOGGED} />,
+    );
     expect(container.textContent).toContain(`62 (${word})`);
   });
 });

@@ -1,4 +1,5 @@
 'use client';
+import { predicted } from '@/core/source/known';
 import { useState } from 'react';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
@@ -175,7 +176,7 @@ export function PrepareBench({
           ) : (
             <p className="mt-2">
               <b>
-                <Sourced kind="predicted">{binding.strips} strips</Sourced>
+                <Sourced of={predicted(binding.strips)}>{binding.strips} strips</Sourced>
               </b>{' '}
               across 44 in cloth: {length(binding.buyIn)} of it.
             </p>
@@ -186,7 +187,7 @@ export function PrepareBench({
           <p className="mt-2">
             {batting}: cut{' '}
             <b>
-              <Sourced kind="predicted">
+              <Sourced of={predicted(null)}>
                 {length(quilt.widthIn + 2 * (marginIn ?? 0))} by{' '}
                 {length(quilt.lengthIn + 2 * (marginIn ?? 0))}
               </Sourced>
@@ -289,7 +290,7 @@ function Ways({
               <td className="py-2 pr-3 font-semibold">{LAYOUT_WORD[w.layout]}</td>
               <td className="pr-3">{w.panels}</td>
               <td className="pr-3">
-                <Sourced kind="predicted">{length(w.buyIn)}</Sourced>
+                <Sourced of={predicted(w.buyIn)}>{length(w.buyIn)}</Sourced>
               </td>
               <td className="pr-3">{w.buyYd.toFixed(2)}</td>
               <td>{Math.round(w.wasteIn2)} in²</td>

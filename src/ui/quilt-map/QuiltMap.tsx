@@ -12,7 +12,10 @@ export interface QuiltMapProps {
   maxHeight?: number;
   chosenId?: string;
   passes?: number | null;
-  passesSewn?: number;
+  /** Passes that are sewn through. */
+  passesSewn?: readonly number[];
+  /** What is sewn, zone by zone and pass by pass. */
+  sewn?: readonly { zoneId: string; pass: number }[];
   /** Depths of the passes, down the quilt or across it; even ones when only their number is known. */
   bands?: { depthsIn: readonly number[]; turned: boolean } | null;
   /** Gaps to write on the map: those wider than the batting allows, or the widest. */
@@ -47,7 +50,7 @@ export const mapScale = (
  * down the side; the batting's margin and the test strip beyond the edge; fault pins where they happened.
  */
 export function QuiltMap(props: QuiltMapProps) {
-  const { widthIn: w, lengthIn: l, zones, chosenId, passes, passesSewn = 0, pins = [], idPrefix } = props;
+  const { widthIn: w, lengthIn: l, zones, chosenId, passes, passesSewn = [], pins = [], idPrefix } = props;
   const numbers = (props.bands ?? passes) ? 20 : 0;
   const scale = mapScale(props, numbers);
   const px = (n: number) => n / scale;
@@ -134,6 +137,7 @@ export function QuiltMap(props: QuiltMapProps) {
           <g key={z.id}>{shape}</g>
         );
       })}
+      <SewnParts {...props} lines={lines} px={px} />
       <Passes lines={lines} turned={props.bands?.turned ?? false} w={w} l={l} sewn={passesSewn} px={px} />
       <WideGaps zones={zones} wide={props.wideZones ?? []} w={w} px={px} />
       {chosen && (
@@ -186,18 +190,19 @@ function Passes({
   turned: boolean;
   w: number;
   l: number;
-  sewn: number;
+  sewn: readonly number[];
   px: (n: number) => number;
 }) {
+  const through = (pass: number) => sewn.includes(pass);
   return lines.map(([from, to], i) => (
     <g key={i} className="pointer-events-none">
       {i > 0 && (
         <path
           d={turned ? `M${from} -2V${l + 2}` : `M-3 ${from}H${w + 2}`}
           stroke="var(--ink)"
-          strokeOpacity={i <= sewn ? 0.8 : 0.5}
-          strokeWidth={px(i <= sewn ? 1.4 : 1.1)}
-          strokeDasharray={i <= sewn ? undefined : `${px(7)} ${px(5)}`}
+          strokeOpacity={through(i) ? 0.8 : 0.5}
+          strokeWidth={px(through(i) ? 1.4 : 1.1)}
+          strokeDasharray={through(i) ? undefined : `${px(7)} ${px(5)}`}
         />
       )}
       <text
@@ -205,13 +210,64 @@ function Passes({
         y={turned ? l + MARGIN_IN.bottom + px(14) : (from + to) / 2 + px(4.5)}
         textAnchor={turned ? 'middle' : 'end'}
         fontSize={px(13)}
-        fontWeight={i < sewn ? 700 : 500}
-        style={{ fill: i < sewn ? 'var(--ink)' : 'var(--ink2)' }}
+        fontWeight={through(i + 1) ? 700 : 500}
+        style={{ fill: through(i + 1) ? 'var(--ink)' : 'var(--ink2)' }}
       >
         {i + 1}
       </text>
     </g>
   ));
+}
+
+/** What is sewn stands solid: its cloth in full colour, its lines dark, within the band of the pass. */
+function SewnParts({
+  zones,
+  sewn = [],
+  lines,
+  bands,
+  widthIn,
+  lengthIn,
+  idPrefix,
+  px,
+}: Pick<QuiltMapProps, 'zones' | 'sewn' | 'bands' | 'widthIn' | 'lengthIn' | 'idPrefix'> & {
+  lines: readonly [number, number][];
+  px: (n: number) => number;
+}) {
+  const turned = bands?.turned ?? false;
+  const passes = [...new Set(sewn.map((s) => s.pass))].filter((pass) => lines[pass - 1]);
+  return passes.map((pass) => {
+    const [from, to] = lines[pass - 1]!;
+    const id = `${idPrefix}-pass-${pass}`;
+    return (
+      <g key={pass} className="pointer-events-none">
+        <clipPath id={id}>
+          <rect
+            x={turned ? from : 0}
+            y={turned ? 0 : from}
+            width={turned ? to - from : widthIn}
+            height={turned ? lengthIn : to - from}
+          />
+        </clipPath>
+        <g clipPath={`url(#${id})`}>
+          {sewn
+            .filter((s) => s.pass === pass)
+            .flatMap((s) => zones.filter((z) => z.id === s.zoneId))
+            .map((z) => (
+              <g key={z.id}>
+                <path
+                  d={zonePath(z.geometry)}
+                  fillRule="evenodd"
+                  fill={`url(#${idPrefix}-${z.letter})`}
+                  stroke="var(--ink)"
+                  strokeWidth={px(1.6)}
+                />
+                <path d={zonePath(z.geometry)} fillRule="evenodd" fill={`url(#${idPrefix}-${z.letter})`} />
+              </g>
+            ))}
+        </g>
+      </g>
+    );
+  });
 }
 
 /** Gaps written where they lie; the zones where the batting does not allow them outlined. */

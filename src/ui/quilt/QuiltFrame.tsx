@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
-import { quiltWork, sewnShare, spoolBands } from '@/actions/quilt-work';
+import { shareSewn } from '@/actions/plan';
+import { quiltWork, spoolBands } from '@/actions/quilt-work';
+import { isSewn, passesDone } from '@/core/plan/begun';
+import type { PlannedStep } from '@/core/plan/steps';
 import type { Density } from '@/core/density/density';
 import type { Machine } from '@/data/types';
 import type { Step } from '@/core/fields/lists';
@@ -20,6 +23,7 @@ export function QuiltFrame({
   page,
   passBands,
   density,
+  plannedSteps,
   children,
 }: {
   view: QuiltView;
@@ -31,6 +35,8 @@ export function QuiltFrame({
   /** Passes as they are planned now, in place of those fixed. */
   passBands?: { depthsIn: number[]; turned: boolean } | null;
   density?: Density;
+  /** The steps as they are planned, for what of the map is sewn. */
+  plannedSteps?: readonly PlannedStep[];
   children: ReactNode;
 }) {
   const { quilt, zones, shelf, setups, faults } = view;
@@ -46,13 +52,13 @@ export function QuiltFrame({
         current={step}
         colour={bands[0]?.hex ?? '#6b4a34'}
         bands={bands}
-        fill={sewnShare(quilt)}
+        fill={shareSewn(quilt, plannedSteps)}
       />
       <div className="grid min-h-[calc(100dvh-148px)] grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
         <div className="pt-3 pb-20 pl-4">
           <div className="xl:hidden">
             <QuiltMap
-              {...mapProps(view, zoneId, page, passBands, density)}
+              {...mapProps(view, zoneId, page, passBands, density, plannedSteps)}
               idPrefix="small"
               width={206}
               maxHeight={230}
@@ -60,7 +66,7 @@ export function QuiltFrame({
           </div>
           <div className="hidden xl:block">
             <QuiltMap
-              {...mapProps(view, zoneId, page, passBands, density)}
+              {...mapProps(view, zoneId, page, passBands, density, plannedSteps)}
               idPrefix="map"
               width={270}
               maxHeight={290}
@@ -104,6 +110,7 @@ const mapProps = (
   page: string,
   passBands: { depthsIn: number[]; turned: boolean } | null | undefined,
   density: Density | undefined,
+  steps: readonly PlannedStep[] = [],
 ) => ({
   bands: passBands ?? (quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }),
   wideZones: density && gapsToShow(density),
@@ -112,7 +119,10 @@ const mapProps = (
   zones,
   chosenId: zoneId,
   passes: quilt.passes,
-  passesSewn: quilt.passesSewn,
+  passesSewn: passesDone(steps.length > 0 ? steps : (quilt.begun?.steps ?? []), quilt.sewn),
+  sewn: steps
+    .filter((s) => isSewn(s, quilt.sewn))
+    .flatMap((s) => s.zones.map((z) => ({ zoneId: z.id, pass: s.pass }))),
   pins: faults.filter((f) => f.status === 'open'),
   stripChosen: page === 'test',
   hrefOf: (id: string) => `/quilts/${quilt.id}/${page}?zone=${id}`,

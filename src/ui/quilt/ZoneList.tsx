@@ -1,3 +1,4 @@
+import { predicted, proven } from '@/core/source/known';
 import Link from 'next/link';
 import type { QuiltView, ZoneState } from '@/actions/quilt-view';
 import { inkOn } from '@/ui/draw/colour';
@@ -41,10 +42,10 @@ function StateWord({ state, rounds }: { state: ZoneState; rounds: number }) {
     case 'to match':
       return 'to match';
     case 'matched':
-      return <Sourced kind="predicted">basted</Sourced>;
+      return <Sourced of={predicted(null)}>basted</Sourced>;
     case 'testing':
       return <>{rounds} sewn</>;
     case 'proven':
-      return <Sourced kind="proven">stitched</Sourced>;
+      return <Sourced of={proven(null)}>stitched</Sourced>;
   }
 }

@@ -1,4 +1,5 @@
 import { format, parseISO } from 'date-fns';
+import { passesDone } from '@/core/plan/begun';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 
@@ -16,9 +17,16 @@ export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string)
     {
       step: 'quilt',
       label: 'Quilt',
-      fact: quilt.passes ? `${quilt.passesSewn} of ${quilt.passes} passes` : 'not begun',
+      fact: quilt.passes
+        ? `${passesDone(quilt.begun?.steps ?? [], quilt.sewn).length} of ${quilt.passes} passes`
+        : 'not begun',
       href: at('quilt'),
     },
-    { step: 'hand-back', label: 'Hand back', fact: `due ${short(quilt.dueOn)}`, href: null },
+    {
+      step: 'hand-back',
+      label: 'Hand back',
+      fact: quilt.handedBackOn ? `home ${short(quilt.handedBackOn)}` : `due ${short(quilt.dueOn)}`,
+      href: null,
+    },
   ];
 }

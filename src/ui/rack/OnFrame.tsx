@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
-import type { RackView } from '@/actions/rack';
+import { passAt, type RackView } from '@/actions/rack';
+import { passesDone } from '@/core/plan/begun';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Sourced } from '@/ui/kit/Sourced';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
@@ -18,7 +19,7 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
         maxHeight={215}
         passes={quilt.passes}
         bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
-        passesSewn={quilt.passesSewn}
+        passesSewn={passesDone(quilt.begun?.steps ?? [], quilt.sewn)}
         pins={faults}
       />
       <div className="min-w-0 flex-1">
@@ -27,14 +28,13 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
           {quilt.client} · due {format(parseISO(quilt.dueOn), 'EEE d MMM')}
         </p>
         <p className="mt-2.5 text-28 leading-tight font-bold">
-          Pass {Math.min(quilt.passesSewn + 1, quilt.passes ?? 1)}{' '}
-          <span className="text-20 font-normal">of {quilt.passes}</span>
+          Pass {passAt(quilt)} <span className="text-20 font-normal">of {quilt.passes}</span>
         </p>
         <dl className="mt-2 grid grid-cols-2 gap-3">
           <div>
             <dt className="text-13 text-ink2">Left to sew</dt>
             <dd className="text-[18px] font-semibold">
-              <Sourced kind="predicted">{framed.hoursLeft.toFixed(1)} h</Sourced>
+              <Sourced of={framed.hoursLeft}>{framed.hoursLeft.value.toFixed(1)} h</Sourced>
             </dd>
           </div>
           <div>

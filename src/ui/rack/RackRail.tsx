@@ -41,20 +41,25 @@ export function RackRail({ rail }: { rail: Rail }) {
 }
 
 function Hours({ rail }: { rail: Rail }) {
-  const most = Math.max(rail.hoursLeft, rail.hoursAtFrame ?? 0, 1);
+  const most = Math.max(rail.hoursLeft.value, rail.hoursAtFrame ?? 0, 1);
   const w = 118;
   const x = (h: number) => 1 + (h / most) * w;
-  const over = rail.hoursAtFrame !== null && rail.hoursLeft > rail.hoursAtFrame;
+  const over = rail.hoursAtFrame !== null && rail.hoursLeft.value > rail.hoursAtFrame;
   return (
     <div className="mt-2.5">
       <p className="whitespace-nowrap">
         <span className="text-[18px] font-bold">
-          <Sourced kind="predicted">{rail.hoursLeft.toFixed(1)} h</Sourced>
+          <Sourced of={rail.hoursLeft}>{rail.hoursLeft.value.toFixed(1)} h</Sourced>
         </span>{' '}
         <span className="text-ink2">to sew</span>
       </p>
       <svg width="128" height="20" aria-hidden>
-        <path d={`M1 10H${x(rail.hoursLeft)}`} stroke="var(--ink)" strokeWidth={3} strokeDasharray="8 4" />
+        <path
+          d={`M1 10H${x(rail.hoursLeft.value)}`}
+          stroke="var(--ink)"
+          strokeWidth={3}
+          strokeDasharray="8 4"
+        />
         {rail.hoursAtFrame !== null && (
           <path
             d={`M${x(rail.hoursAtFrame)} 2v16`}

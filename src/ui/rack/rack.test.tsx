@@ -2,6 +2,7 @@ import { render, screen, within } from '@testing-library/react';
 import { type HandLine, needsYourHand, type Rail, type RackQuilt, railsOf, statusOf } from '@/actions/rack';
 import type { ChosenSetup, Fault, Quilt } from '@/data/types';
 import { aCone, aQuilt, aZone } from '@/ui/testing/studio';
+import { predicted } from '@/core/source/known';
 import { HandList } from './HandList';
 import { OnFrame } from './OnFrame';
 import { RackRail } from './RackRail';
@@ -13,16 +14,18 @@ const hung = (part: Partial<Quilt> = {}, rest: Partial<RackQuilt> = {}): RackQui
   states: ['matched'],
   bands: [{ hex: '#b9c6c9', share: 1 }],
   fill: 0.4,
-  hoursLeft: 5.25,
+  hoursLeft: predicted(5.25),
   daysOver: 0,
   status: 'Match: 1 zone open',
   ...rest,
 });
+const wholePasses = (n: number): Quilt['sewn'] =>
+  Array.from({ length: n }, (_, i) => ({ pass: i + 1, thread: null, stabilise: false }));
 const rail = (part: Partial<Rail> = {}): Rail => ({
   title: 'This week',
   dates: '23 Nov to 29 Nov',
   quilts: [],
-  hoursLeft: 0,
+  hoursLeft: predicted(0),
   hoursAtFrame: 30,
   ...part,
 });
@@ -34,9 +37,9 @@ describe('where a quilt stands', () => {
     [{ step: 'match' }, ['matched'], 'All zones matched'],
     [{ step: 'test' }, ['testing', 'proven'], 'Test: 1 zone to prove'],
     [{ step: 'test' }, ['proven'], 'All zones proven'],
-    [{ step: 'quilt', passes: 6, passesSewn: 2 }, [], 'Pass 3 of 6'],
-    [{ step: 'quilt', passes: 6, passesSewn: 6 }, [], 'Pass 6 of 6'],
-    [{ step: 'quilt', passes: null }, [], 'Pass 1 of ?'],
+    [{ step: 'quilt', passes: 6, sewn: wholePasses(2) }, [], 'Pass 3 of 6'],
+    [{ step: 'quilt', passes: 6, sewn: wholePasses(6) }, [], 'Pass 6 of 6'],
+    [{ step: 'quilt', passes: null }, [], 'Passes to be fixed'],
     [{ step: 'hand-back' }, [], 'Quilted, trim and inspect'],
     [{ step: 'match', waitsFor: 'Backing to come' }, ['to match'], 'Backing to come'],
     [{ step: 'quilt', onFrameSince: '2026-11-24' as never, waitsFor: 'x' }, [], 'On the frame now'],
@@ -59,7 +62,7 @@ describe('the rails', () => {
   ])('due %s hangs on rail %d', (due, n) => expect(on(due)).toBe(n));
   test('hours add up; the last rail has no week to measure against', () => {
     const rails = railsOf([hung(), hung({ id: 'q2' })], { dayHours }, today);
-    expect(rails[0]).toMatchObject({ hoursLeft: 10.5, hoursAtFrame: 30 });
+    expect(rails[0]).toMatchObject({ hoursLeft: { value: 10.5 }, hoursAtFrame: 30 });
     expect(rails[2]!.hoursAtFrame).toBeNull();
   });
 });
@@ -121,9 +124,9 @@ describe('a rail as it hangs', () => {
     expect(screen.getByText(words)).toBeInTheDocument();
   });
   test.each<[Partial<Rail>, string]>([
-    [{ hoursLeft: 12, hoursAtFrame: 30 }, 'of 30 h at the frame'],
-    [{ hoursLeft: 40, hoursAtFrame: 30 }, 'only 30 h at the frame'],
-    [{ hoursLeft: 12, hoursAtFrame: null }, 'no hours set'],
+    [{ hoursLeft: predicted(12), hoursAtFrame: 30 }, 'of 30 h at the frame'],
+    [{ hoursLeft: predicted(40), hoursAtFrame: 30 }, 'only 30 h at the frame'],
+    [{ hoursLeft: predicted(12), hoursAtFrame: null }, 'no hours set'],
   ])('%j: “%s”', (part, words) => {
     render(<RackRail rail={rail(part)} />);
     expect(screen.getByText(words)).toBeInTheDocument();
@@ -157,7 +160,10 @@ test('nothing waits', () => {
 test('the quilt on the frame: its pass, what is left, and the way on', () => {
   render(
     <OnFrame
-      framed={{ ...hung({ passes: 6, passesSewn: 2, depthsIn: [14, 14, 14, 14, 14, 10] }), faults: [] }}
+      framed={{
+        ...hung({ passes: 6, sewn: wholePasses(2), depthsIn: [14, 14, 14, 14, 14, 10] }),
+        faults: [],
+      }}
     />,
   );
   expect(screen.getByText('Pass 3')).toBeInTheDocument();

@@ -1,4 +1,5 @@
 'use client';
+import { sizeKnown, remainingKnown } from '@/core/shelf/known';
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
@@ -14,7 +15,6 @@ import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { CONE_ROLE_LABEL } from '@/core/fields/lists';
 
-const SOURCE_WORD = { weighed: 'by the scale', logged: 'from what was logged', set: 'set by hand' } as const;
 const WHY_WORD = { winding: 'wound', pass: 'sewn', weighed: 'weighed', set: 'set' } as const;
 
 /** One cone: what is known of it, what is left and why, and counting it again. */
@@ -44,13 +44,14 @@ export function ConePanel({
     toast(away ? 'It is back on the shelf.' : 'It is put away. What used it keeps it.');
     onClose();
   });
+  const left = remainingKnown(cone);
   const f = inEveryCount(cone);
   const facts: readonly (readonly [string, React.ReactNode])[] = [
     ['Fibre', fibres.find(cone.fibre)?.label],
     ['Label', cone.label || 'none'],
     [
       'Size',
-      <Sourced key="s" kind={cone.texBasis === 'measured' ? 'proven' : 'predicted'}>
+      <Sourced key="s" of={sizeKnown(cone)}>
         tex {Number(cone.tex.toFixed(1))}
       </Sourced>,
     ],
@@ -79,24 +80,16 @@ export function ConePanel({
             <div>
               <p className="text-13 text-ink2">Left on the cone</p>
               <p className="mt-0.5 text-32 leading-none font-bold">
-                {cone.remainingM === null ? (
+                {!left ? (
                   'not counted'
                 ) : (
-                  <Sourced
-                    kind={
-                      cone.remainingSource === 'weighed'
-                        ? 'proven'
-                        : cone.remainingSource === 'logged'
-                          ? 'learned'
-                          : 'predicted'
-                    }
-                  >
-                    {Math.round(cone.remainingM)} <small className="text-16 font-medium">m</small>
+                  <Sourced of={left}>
+                    {Math.round(left.value)} <small className="text-16 font-medium">m</small>
                   </Sourced>
                 )}
               </p>
               <p className="mt-2 text-ink2">
-                {cone.remainingSource && SOURCE_WORD[cone.remainingSource]}
+                {left?.basis}
                 {cone.remainingAt && `, ${format(cone.remainingAt, 'd MMM')}`}
               </p>
             </div>

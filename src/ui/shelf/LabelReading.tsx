@@ -1,3 +1,4 @@
+import { sizeKnown } from '@/core/shelf/known';
 import { describeThread, type ThreadFacts } from '@/core/thread/describe';
 import { checkTex } from '@/core/shelf/cone';
 import { attempt } from '@/core/notes';
@@ -44,9 +45,7 @@ export function LabelReading({
   return (
     <div aria-live="polite">
       <p className="text-20 font-bold">
-        <Sourced kind={f.basis === 'measured' ? 'proven' : 'predicted'}>
-          tex {Number(f.tex.toFixed(1))}
-        </Sourced>{' '}
+        <Sourced of={sizeKnown({ tex: f.tex, texBasis: f.basis })}>tex {Number(f.tex.toFixed(1))}</Sourced>{' '}
         <span className="text-15 font-normal text-ink2">read {BASIS_WORD[f.basis]}</span>
       </p>
       <p className="mt-1">

@@ -1,4 +1,5 @@
 'use client';
+import { sizeKnown } from '@/core/shelf/known';
 import {
   columnVisibilityFeature,
   createColumnHelper,
@@ -44,11 +45,7 @@ const columns = helper.columns([
   helper.accessor('label', { header: 'Label' }),
   helper.accessor('tex', {
     header: 'tex',
-    cell: ({ row }) => (
-      <Sourced kind={row.original.texBasis === 'measured' ? 'proven' : 'predicted'}>
-        {Number(row.original.tex.toFixed(1))}
-      </Sourced>
-    ),
+    cell: ({ row }) => <Sourced of={sizeKnown(row.original)}>{Number(row.original.tex.toFixed(1))}</Sourced>,
   }),
   helper.accessor((c) => diameterMm(c), { id: 'mm', header: 'mm', cell: (x) => x.getValue().toFixed(3) }),
   helper.accessor((c) => breakGf(c), { id: 'break', header: 'Breaks, gf', cell: (x) => whole(x.getValue()) }),

@@ -1,4 +1,5 @@
 'use client';
+import { predicted, proven } from '@/core/source/known';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useState } from 'react';
@@ -102,12 +103,14 @@ export function TestBench({
             <p className="mt-1 text-32 leading-tight font-bold">
               {told.move ? (
                 <>
-                  <Sourced kind="proven">{gf(told.move.from)}</Sourced> <span aria-hidden>→</span>
-                  <span className="sr-only"> to </span> <Sourced kind="predicted">{gf(told.move.to)}</Sourced>{' '}
+                  <Sourced of={proven(told.move.from)}>{gf(told.move.from)}</Sourced>{' '}
+                  <span aria-hidden>→</span>
+                  <span className="sr-only"> to </span>{' '}
+                  <Sourced of={predicted(told.move.to)}>{gf(told.move.to)}</Sourced>{' '}
                   <span className="text-20 font-normal">gf</span>
                 </>
               ) : (
-                <Sourced kind={next.done ? 'proven' : 'predicted'}>
+                <Sourced of={next.done ? proven(next.topGf) : predicted(next.topGf)}>
                   {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
                   <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
                   <small className="text-16 font-medium">gf bobbin</small>

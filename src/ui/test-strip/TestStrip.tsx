@@ -1,3 +1,4 @@
+import { predicted, proven } from '@/core/source/known';
 import type { Direction } from '@/core/fields/lists';
 import type { TestRound } from '@/data/types';
 import { Marks } from '@/ui/draw/Marks';
@@ -33,7 +34,7 @@ export function TestStrip(props: {
             <StripCell {...props} faces={facesAt(worst)} />
             <div className="pt-1.5 pl-4">
               <span className="text-20 font-bold">
-                <Sourced kind="proven">
+                <Sourced of={proven(null, 'sewn')}>
                   {fmt(r.topGf)} / {fmt(r.bobbinGf)} <small className="text-13 font-medium">gf</small>
                 </Sourced>
               </span>
@@ -61,7 +62,7 @@ export function TestStrip(props: {
           <StripCell {...props} faces={null} />
           <div className="pt-1.5 pl-4">
             <span className="text-20 font-bold">
-              <Sourced kind="predicted">
+              <Sourced of={predicted(null)}>
                 {fmt(props.next.topGf)} / {fmt(props.next.bobbinGf)}{' '}
                 <small className="text-13 font-medium">gf</small>
               </Sourced>

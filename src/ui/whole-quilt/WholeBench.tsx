@@ -1,4 +1,5 @@
 'use client';
+import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
@@ -171,7 +172,7 @@ function Count({
     <div className={`py-2 ${first ? 'pr-4' : 'px-4'}`}>
       <dt className="text-13 text-ink2">{label}</dt>
       <dd>
-        <Sourced kind="predicted">
+        <Sourced of={predicted(null)}>
           <b className="text-32 leading-none">{now}</b>
         </Sourced>{' '}
         <span className="text-ink2">{now < alone ? `instead of ${alone}` : 'as zone by zone'}</span>

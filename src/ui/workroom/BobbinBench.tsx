@@ -1,4 +1,5 @@
 'use client';
+import { predicted } from '@/core/source/known';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { countBobbinsAction, windBobbinsAction } from '@/actions/server';
@@ -71,7 +72,7 @@ export function BobbinBench({
                 <span className="text-ink2">{b.kind === 'wound' ? 'wound here' : 'prewound'}</span>
               </span>
               <span>
-                <Sourced kind="predicted">{Math.round(b.metresEach)} m</Sourced> each
+                <Sourced of={predicted(b.metresEach)}>{Math.round(b.metresEach)} m</Sourced> each
               </span>
               <Stepper
                 label={`${b.line} ${b.colour} bobbins`}
@@ -124,7 +125,7 @@ export function BobbinBench({
               machine && (
                 <p className="mt-3">
                   One holds about{' '}
-                  <Sourced kind="predicted">
+                  <Sourced of={predicted(null)}>
                     {Math.round(capacity(machine, cone, v.kind === 'prewound' ? 'prewound' : 'wound'))} m
                   </Sourced>{' '}
                   of this thread.

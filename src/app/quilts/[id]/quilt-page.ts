@@ -6,7 +6,7 @@ import { readMachine } from '@/data/machines';
 
 export interface QuiltPageProps {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ zone?: string; topId?: string; nm?: string; spi?: string }>;
+  searchParams: Promise<{ zone?: string; topId?: string; nm?: string; spi?: string; part?: string }>;
 }
 
 /** What every page of a quilt reads: the quilt, its machine, and the zone picked (the first when none is). */

@@ -1,42 +1,56 @@
 import { coneName } from '@/actions/zone-brief';
-import { readPlan, PRICES, wholeMinutes } from '@/actions/plan';
-import { sewnShare } from '@/actions/quilt-work';
+import { PRICES, readPlan } from '@/actions/plan';
+import { minutesKnown, midHours } from '@/core/hours/known';
+import { isSewn, passesDone } from '@/core/plan/begun';
+import { stepId, wholeSteps } from '@/core/plan/steps';
+import { predicted, proven } from '@/core/source/known';
 import { lengthText } from '@/core/units/length-text';
 import { readBobbins } from '@/data/bobbins';
 import { db } from '@/data/sql';
 import { FaultTable } from '@/ui/faults/FaultTable';
 import { ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
+import { Parts } from '@/ui/kit/Parts';
 import { Sourced } from '@/ui/kit/Sourced';
-import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { ZoneWorkTable } from '@/ui/plan/ZoneWorkTable';
 import { DensityTable } from '@/ui/plan/DensityTable';
 import { OrderList } from '@/ui/plan/OrderList';
-import { PassForm } from '@/ui/plan/PassForm';
+import { StepForm } from '@/ui/plan/StepForm';
+import { ThreadTable } from '@/ui/plan/ThreadTable';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Quilt' };
 
+const PARTS = [
+  { id: 'steps', label: 'Order of work' },
+  { id: 'thread', label: 'Thread and bobbins' },
+  { id: 'zones', label: 'Zone by zone' },
+  { id: 'density', label: 'Density' },
+  { id: 'faults', label: 'Faults' },
+] as const;
+
 export default async function QuiltingPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
+  const { part: asked } = await props.searchParams;
+  const part = PARTS.find((p) => p.id === asked)?.id ?? 'steps';
   const { quilt, zones, shelf, faults } = view;
-  const [{ plan, speed, preferences }, tray] = await Promise.all([readPlan(db(), view), readBobbins(db())]);
+  const [read, tray] = await Promise.all([readPlan(db(), view), part === 'thread' ? readBobbins(db()) : []]);
+  const { plan, steps, belief, preferences, share, moved } = read;
   const cones = new Map(shelf.map((c) => [c.id, c]));
-  const left = 1 - sewnShare(quilt);
-  const hours = wholeMinutes(plan, speed);
-  const inHours = (minutes: number) => ((minutes * left) / 60).toFixed(1);
+  const left = 1 - share;
+  const minutes = minutesKnown(wholeSteps(plan, PRICES.changeMin, left), belief);
+  const inHours = (n: number) => (n / 60).toFixed(1);
   const open = faults.filter((f) => f.status === 'open').length;
   const unmatched = zones.filter((z) => !view.setups.has(z.id)).length;
   const { passes } = plan;
-  const expected = plan.order.cells
-    .filter((c) => c.pass === quilt.passesSewn + 1)
-    .reduce((sum, c) => sum + c.minutes, 0);
+  const sewn = steps.filter((s) => isSewn(s, quilt.sewn));
+  const next = steps.find((s) => !isSewn(s, quilt.sewn));
+  const done = passesDone(steps, quilt.sewn);
   const threads = Object.fromEntries(
     plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
   );
-  const wound = (id: string) => tray.filter((b) => b.coneId === id).reduce((sum, b) => sum + b.count, 0);
-  const passBands = passes && { depthsIn: passes.depthsIn, turned: passes.turned };
+  const hrefOf = (id: string) => `/quilts/${quilt.id}/quilt?${zone ? `zone=${zone.id}&` : ''}part=${id}`;
   return (
     <QuiltFrame
       view={view}
@@ -44,8 +58,9 @@ export default async function QuiltingPage(props: QuiltPageProps) {
       step="quilt"
       zoneId={zone?.id}
       page="quilt"
-      passBands={passBands}
+      passBands={passes && { depthsIn: passes.depthsIn, turned: passes.turned }}
       density={plan.density}
+      plannedSteps={steps}
     >
       <div className="flex flex-wrap items-center gap-3">
         <h2 className="flex-1 text-24">Plan of {quilt.name}</h2>
@@ -64,7 +79,9 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           label="Passes"
           value={
             passes ? (
-              <Sourced kind={quilt.passes ? 'proven' : 'predicted'}>{quilt.passes ?? passes.passes}</Sourced>
+              <Sourced of={quilt.passes ? proven(quilt.passes, 'fixed') : predicted(passes.passes)}>
+                {passes.passes}
+              </Sourced>
             ) : (
               'none'
             )
@@ -75,11 +92,15 @@ export default async function QuiltingPage(props: QuiltPageProps) {
               : ''
           }
         />
-        <Fact label="Sewn" value={`${quilt.passesSewn}`} beside={`of ${quilt.passes ?? '?'}`} />
+        <Fact
+          label="Steps sewn"
+          value={`${sewn.length}`}
+          beside={`of ${steps.length}, ${done.length} ${done.length === 1 ? 'pass' : 'passes'} through`}
+        />
         <Fact
           label="Hours left"
-          value={<Sourced kind={speed.passes > 0 ? 'learned' : 'predicted'}>{inHours(hours.mid)}</Sourced>}
-          beside={`${inHours(hours.low)} to ${inHours(hours.high)} four times in five`}
+          value={<Sourced of={minutes}>{midHours(minutes).value.toFixed(1)}</Sourced>}
+          beside={`${inHours(minutes.value.low)} to ${inHours(minutes.value.high)} four times in five`}
         />
         <Fact label="Open faults" value={open} beside="" />
       </dl>
@@ -90,105 +111,79 @@ export default async function QuiltingPage(props: QuiltPageProps) {
       ))}
       {unmatched > 0 && (
         <p className="mt-2 text-weld-text">
-          {unmatched} {unmatched === 1 ? 'zone has' : 'zones have'} no set-up yet: their thread is not in
-          these sums.
+          {unmatched} {unmatched === 1 ? 'zone has' : 'zones have'} no set-up yet:{' '}
+          {unmatched === 1 ? 'it has' : 'they have'} no steps and no thread in these sums.
         </p>
       )}
       <div className="mt-3">
-        <PassForm
+        <StepForm
           quiltId={quilt.id}
           version={quilt.version}
           turnRule={quilt.turnRule}
           planned={passes?.passes ?? null}
           fixed={quilt.passes}
-          sewn={quilt.passesSewn}
+          begun={quilt.sewn.length > 0}
+          moved={moved}
+          next={
+            next
+              ? {
+                  pass: next.pass,
+                  thread: next.thread,
+                  stabilise: next.stabilise,
+                  words: `pass ${next.pass}, ${threads[next.thread]?.name ?? ''}, ${next.zones.length === 1 ? 'zone' : 'zones'} ${next.zones.map((z) => z.letter).join(', ')}`,
+                  minutes: next.minutes,
+                }
+              : null
+          }
           onFrame={quilt.onFrameSince !== null}
-          expected={expected}
+          quilted={quilt.step === 'hand-back'}
+          home={quilt.handedBackOn !== null}
         />
       </div>
-      <h3 className="mt-6 mb-1 text-20">Density</h3>
-      <DensityTable plan={plan} zones={zones} units={preferences.units} />
-      <h3 className="mt-6 mb-1 text-20">Order of work</h3>
-      <OrderList
-        key={quilt.version}
-        quiltId={quilt.id}
-        version={quilt.version}
-        request={{ ...plan.order, ...PRICES }}
-        byHand={quilt.orderByHand}
-        threads={threads}
-        done={quilt.passesSewn}
-      />
-      <h3 className="mt-6 mb-1 text-20">Thread and bobbins</h3>
-      {plan.threads.length === 0 ? (
-        <p className="text-ink2">Match its zones, and what they take of each cone stands here.</p>
-      ) : (
-        <table className="w-full">
-          <thead>
-            <tr className="text-left text-13 text-ink2">
-              {['Cone', 'On top', 'In bobbins', 'On the cone', 'Bobbins', 'Run out at'].map((h) => (
-                <th key={h} className="py-1.5 pr-3 font-medium">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {plan.threads.map((t) => {
-              const cone = cones.get(t.id)!;
-              const wanted = (t.topM + t.bobbinM) * left;
-              const short = cone.remainingM !== null && cone.remainingM < wanted;
-              const runs = plan.runOuts.filter((o) => o.coneId === t.id && o.pass > quilt.passesSewn);
-              return (
-                <tr key={t.id} className="border-t align-top">
-                  <td className="flex items-center gap-2.5 py-1.5 pr-3">
-                    <ThreadSwatch hex={cone.hex} width={24} height={24} /> {coneName(cone)}
-                  </td>
-                  <td className="py-1.5 pr-3">
-                    {t.topM > 0 && <Sourced kind="predicted">{Math.round(t.topM)} m</Sourced>}
-                  </td>
-                  <td className="py-1.5 pr-3">
-                    {t.bobbinM > 0 && <Sourced kind="predicted">{Math.round(t.bobbinM)} m</Sourced>}
-                  </td>
-                  <td className={`py-1.5 pr-3 ${short ? 'font-semibold text-madder' : ''}`}>
-                    {cone.remainingM === null ? 'not counted' : `${Math.round(cone.remainingM)} m`}
-                    {short && `, buy ${Math.ceil((wanted - cone.remainingM!) / 10) * 10} m`}
-                  </td>
-                  <td className="py-1.5 pr-3">
-                    {t.bobbins > 0 && bobbinsText(t.bobbins, wound(t.id), t.capacityM)}
-                  </td>
-                  <td className="py-1.5 text-ink2">
-                    {runs.slice(0, 3).map((o) => (
-                      <span key={o.n} className="block">
-                        pass {o.pass}, {Math.round(o.share * 100)} % ±{' '}
-                        {Math.round(Math.min(1, o.spread) * 100)}
-                      </span>
-                    ))}
-                    {runs.length > 3 && `and ${runs.length - 3} more`}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+      <Parts label="Parts of the plan" parts={PARTS} now={part} hrefOf={hrefOf} />
+      {part === 'steps' && (
+        <div className="mt-3">
+          <OrderList
+            key={quilt.version}
+            quiltId={quilt.id}
+            version={quilt.version}
+            request={{ ...plan.order, ...PRICES, rolling: preferences.rollingSchool }}
+            fixed={quilt.orderByHand ?? quilt.begun?.steps ?? null}
+            byHand={quilt.orderByHand !== null}
+            threads={threads}
+            sewn={sewn.map(stepId)}
+          />
+        </div>
       )}
-      <ZoneWorkTable plan={plan} zones={zones} learned={speed.passes > 0} />
-      <p className="mt-2 text-13 text-ink2">
-        {speed.passes > 0
-          ? `Hours are learned from ${speed.passes} logged passes: you sew at ${Math.round(100 * Math.exp(-speed.mean))} % of the usual speed.`
-          : 'Hours rest on usual speeds until passes are logged.'}{' '}
-        The quilt with its margins: {lengthText(quilt.widthIn + 2 * preferences.marginIn, preferences.units)}{' '}
-        by {lengthText(quilt.lengthIn + 2 * preferences.marginIn, preferences.units)}.
-      </p>
-      <h3 className="mt-6 mb-2 text-20">Faults noted</h3>
-      <FaultTable faults={faults} />
+      {part === 'thread' && (
+        <ThreadTable plan={plan} cones={cones} tray={tray} left={left} passesSewn={done} />
+      )}
+      {part === 'zones' && (
+        <>
+          <ZoneWorkTable plan={plan} zones={zones} belief={belief} />
+          <p className="mt-2 text-13 text-ink2">
+            {belief.steps > 0
+              ? `Hours are learned from ${belief.steps} logged steps: your hands take ${Math.round(100 * Math.exp(belief.fit.mean('hand')))} % of the usual time.`
+              : 'Hours rest on usual speeds until steps are logged.'}{' '}
+            The quilt with its margins:{' '}
+            {lengthText(quilt.widthIn + 2 * read.request.marginIn, preferences.units)} by{' '}
+            {lengthText(quilt.lengthIn + 2 * read.request.marginIn, preferences.units)}.
+          </p>
+        </>
+      )}
+      {part === 'density' && (
+        <div className="mt-3">
+          <DensityTable plan={plan} zones={zones} units={preferences.units} />
+        </div>
+      )}
+      {part === 'faults' && (
+        <div className="mt-3">
+          <FaultTable faults={faults} />
+        </div>
+      )}
     </QuiltFrame>
   );
 }
-
-const bobbinsText = (needed: number, wound: number, capacityM: number) =>
-  wound >= needed
-    ? `${needed}, all on the tray`
-    : `wind ${needed - wound} of ${Math.round(capacityM)} m${wound > 0 ? `, ${wound} on the tray` : ''}`;
 
 function Fact({ label, value, beside }: { label: string; value: React.ReactNode; beside: string }) {
   return (

@@ -1,3 +1,4 @@
+import { predicted } from '@/core/source/known';
 import { density } from '@/core/density/density';
 import { neighbourDensities } from '@/core/density/neighbours';
 import { areaOf } from '@/core/geometry/polygon';
@@ -132,7 +133,7 @@ function Figure({
     <div className={first ? 'pr-4' : 'px-4'}>
       <dt className="text-13 text-ink2">{label}</dt>
       <dd className={bad ? 'text-madder' : ''}>
-        <Sourced kind="predicted">
+        <Sourced of={predicted(null)}>
           <b className="text-32 leading-none">{value}</b>
         </Sourced>{' '}
         <span className="whitespace-nowrap">

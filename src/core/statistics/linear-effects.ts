@@ -1,0 +1,195 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+
+/** One observation: y = Σ weight·effect + noise of a known sd. */
+export interface Observation {
+  y: number;
+  /** Standard deviation of its noise, above 0. */
+  sd: number;
+  loads: readonly (readonly [effect: string, weight: number])[];
+  /** Observations of one group share an effect of their own, and the same loads. */
+  group?: string;
+  /** Never left out as an outlier: a person has put it back. */
+  kept?: boolean;
+  /** Left out by a person. */
+  dropped?: boolean;
+}
+
+export interface EffectsModel {
+  /** Prior standard deviation of an effect, about 0. */
+  priorSd: (effect: string) => number;
+  /** Prior standard deviation of what is special to one group; left out: groups have nothing special. */
+  groupSd?: number;
+  /** Beyond so many standard deviations an observation is left out. */
+  outlierSd?: number;
+}
+
+export interface Belief {
+  mean: number;
+  variance: number;
+}
+
+/** What a log says of the effects: exact for the linear model, with outliers left out. */
+export interface EffectsFit {
+  /** Effects seen, with mean and sd; those not seen stay at their prior. */
+  effects: ReadonlyMap<string, { mean: number; sd: number; observations: number }>;
+  /** Mean and variance of a sum of effects (and of what is special to a group), seen or not. */
+  predict(loads: Observation['loads'], group?: string): Belief;
+  covariance(a: string, b: string): number;
+  mean(effect: string): number;
+  /** Indices of observations left out: by a person, or because another cause is likelier. */
+  leftOut: readonly number[];
+  /** How far each observation lies from what all the others say of it, in sd; NaN for one left out by a person. */
+  surprise: readonly number[];
+  /** How many observations bear on any of these effects. */
+  restsOn(loads: Observation['loads']): number;
+}
+
+export const OUTLIER_SD = 3.5;
+const MOST_ROUNDS = 25;
+
+interface Group {
+  loads: Observation['loads'];
+  members: number[];
+  /** Sum of the precisions of its observations, and their weighted mean. */
+  precision: number;
+  mean: number;
+}
+
+/**
+ * Exact posterior of a linear Gaussian model (Bishop, Pattern Recognition §3.3): effects independent about 0, noise
+ * known. Effects special to a group are integrated out in closed form, so that thousands of groups cost nothing.
+ * Robust: what lies more than 3.5 sd from what the others say is left out, worst first, and taken back when it
+ * agrees after all.
+ */
+export function fitEffects(observations: readonly Observation[], model: EffectsModel): EffectsFit {
+  const limit = model.outlierSd ?? OUTLIER_SD;
+  const byHand = new Set(observations.flatMap((o, i) => (o.dropped ? [i] : [])));
+  let out = new Set(byHand);
+  let fit = solve(observations, model, out);
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const far = fit.surprise.map(Math.abs);
+    const next = new Set(byHand);
+    observations.forEach((o, i) => {
+      if (!o.kept && !byHand.has(i) && out.has(i) && far[i]! > limit) next.add(i);
+    });
+    const inside = observations.flatMap((o, i) => (next.has(i) || o.kept ? [] : [i]));
+    const worst = Math.max(0, ...inside.map((i) => far[i]!));
+    if (worst > limit) for (const i of inside) if (far[i]! > Math.max(limit, 0.8 * worst)) next.add(i);
+    if (next.size === out.size && [...next].every((i) => out.has(i))) break;
+    out = next;
+    fit = solve(observations, model, out);
+  }
+  return { ...fit, leftOut: [...out].sort((a, b) => a - b) };
+}
+
+function solve(
+  observations: readonly Observation[],
+  model: EffectsModel,
+  out: ReadonlySet<number>,
+): EffectsFit {
+  const groupVar = (model.groupSd ?? 0) ** 2;
+  const groups = groupsOf(observations, out);
+  const index = new Map<string, number>();
+  const counts: number[] = [];
+  for (const g of groups.values())
+    for (const [effect] of g.loads) {
+      if (!index.has(effect)) index.set(effect, index.size);
+      counts[index.get(effect)!] = (counts[index.get(effect)!] ?? 0) + g.members.length;
+    }
+  const n = index.size;
+  const names = [...index.keys()];
+  const precision = Matrix.zeros(n, n);
+  const pull = Matrix.zeros(n, 1);
+  names.forEach((name, i) => precision.set(i, i, 1 / model.priorSd(name) ** 2));
+  for (const g of groups.values()) {
+    // With its own effect integrated out, a group is one observation of its mean.
+    const weight = 1 / (groupVar + 1 / g.precision);
+    for (const [a, wa] of g.loads) {
+      const i = index.get(a)!;
+      pull.set(i, 0, pull.get(i, 0) + weight * wa * g.mean);
+      for (const [b, wb] of g.loads) {
+        const j = index.get(b)!;
+        if (j > i) continue;
+        // Both halves are set from one sum: the matrix must be symmetric to the bit.
+        const sum = precision.get(i, j) + weight * wa * wb;
+        precision.set(i, j, sum);
+        precision.set(j, i, sum);
+      }
+    }
+  }
+  const cholesky = n > 0 ? new CholeskyDecomposition(precision) : null;
+  const means = cholesky?.solve(pull);
+  const cov = cholesky?.solve(Matrix.eye(n));
+  const at = (effect: string) => index.get(effect) ?? -1;
+  const mean = (effect: string) => (at(effect) < 0 ? 0 : means!.get(at(effect), 0));
+  const covariance = (a: string, b: string) => {
+    const [i, j] = [at(a), at(b)];
+    if (i >= 0 && j >= 0) return cov!.get(i, j);
+    return a === b ? model.priorSd(a) ** 2 : 0;
+  };
+  const sum = (loads: Observation['loads']): Belief => {
+    let m = 0;
+    let variance = 0;
+    for (const [a, wa] of loads) {
+      m += wa * mean(a);
+      for (const [b, wb] of loads) variance += wa * wb * covariance(a, b);
+    }
+    return { mean: m, variance };
+  };
+  const predict = (loads: Observation['loads'], group?: string): Belief => {
+    const shared = sum(loads);
+    const g = group === undefined ? undefined : groups.get(group);
+    if (!g || groupVar === 0) return { mean: shared.mean, variance: shared.variance + groupVar };
+    const own = g.precision + 1 / groupVar;
+    const k = g.precision / own;
+    return {
+      mean: (1 - k) * shared.mean + k * g.mean,
+      variance: (1 - k) ** 2 * shared.variance + 1 / own,
+    };
+  };
+  const surprise = observations.map((o, i) => {
+    if (o.dropped) return NaN;
+    const belief = predict(o.loads, o.group ?? alone(i));
+    // One that is left out is held against a fit that never saw it; one that is in, against all the others.
+    return out.has(i)
+      ? (o.y - belief.mean) / Math.sqrt(o.sd ** 2 + belief.variance)
+      : (o.y - belief.mean) / Math.sqrt(Math.max(1e-12, o.sd ** 2 - belief.variance));
+  });
+  return {
+    effects: new Map(
+      names.map((name, i) => [
+        name,
+        { mean: means!.get(i, 0), sd: Math.sqrt(cov!.get(i, i)), observations: counts[i]! },
+      ]),
+    ),
+    predict,
+    covariance,
+    mean,
+    leftOut: [],
+    surprise,
+    restsOn: (loads) => Math.max(0, ...loads.map(([effect]) => counts[at(effect)] ?? 0)),
+  };
+}
+
+/** An observation without a group is one of its own. */
+const alone = (i: number) => `\u0000${i}`;
+
+function groupsOf(
+  observations: readonly Observation[],
+  out: ReadonlySet<number>,
+): ReadonlyMap<string, Group> {
+  const groups = new Map<string, Group>();
+  observations.forEach((o, i) => {
+    if (out.has(i)) return;
+    const key = o.group ?? alone(i);
+    const p = 1 / o.sd ** 2;
+    const g = groups.get(key);
+    if (!g) groups.set(key, { loads: o.loads, members: [i], precision: p, mean: o.y });
+    else {
+      g.mean = (g.mean * g.precision + o.y * p) / (g.precision + p);
+      g.precision += p;
+      g.members.push(i);
+    }
+  });
+  return groups;
+}

@@ -1,0 +1,35 @@
+import type { Part } from '@/core/hours/step';
+import type { Sql } from './sql';
+
+/** A step that was sewn. */
+export interface NewStep {
+  id: string;
+  quiltId: string;
+  pass: number;
+  coneId: string;
+  stabilise: boolean;
+  minutes: number | null;
+  parts: readonly Part[] | null;
+  stitches: number;
+  needleFittedId: string | null;
+  at?: Date;
+}
+
+/** Notes a step as sewn; false when it, or its whole pass, was sewn before. */
+export async function insertStep(sql: Sql, s: NewStep): Promise<boolean> {
+  const rows = await sql`
+    insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, at)
+    select ${s.id}, ${s.quiltId}, ${s.pass}, ${s.coneId}, ${s.stabilise}, ${s.minutes},
+           ${s.parts && sql.json(s.parts as never)}, ${s.stitches}, ${s.needleFittedId}, ${s.at ?? new Date()}
+    where not exists (select 1 from step_sewn where quilt_id = ${s.quiltId} and pass = ${s.pass} and cone_id is null)
+    on conflict do nothing returning id`;
+  return rows.length === 1;
+}
+
+/** Steps that can teach the hours, newest first: timed, with an honest prediction, not left out. */
+export const readLoggedSteps = (
+  sql: Sql,
+  most: number,
+): Promise<{ id: string; minutes: number; parts: Part[]; at: Date }[]> => sql`
+  select id, minutes, parts, at from step_sewn
+  where minutes is not null and parts is not null and not left_out order by at desc limit ${most}`;

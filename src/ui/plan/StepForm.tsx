@@ -1,0 +1,122 @@
+'use client';
+import { toast } from 'sonner';
+import { fixPlanAction, handBackAction, logStepAction, putOnFrameAction } from '@/actions/server';
+import { safety } from '@/core/cautions/cautions';
+import type { TurnRule } from '@/core/fields/lists';
+import { Button } from '@/ui/kit/Button';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { Problems } from '@/ui/kit/Problems';
+import { RecordForm } from '@/ui/kit/RecordDialog';
+import { useActionForm } from '@/ui/kit/use-action-form';
+
+export interface NextStep {
+  pass: number;
+  thread: string;
+  stabilise: boolean;
+  /** What it is called: pass, thread, zones. */
+  words: string;
+  minutes: number;
+}
+
+/** Fixing the passes, going on the frame, logging a step that is sewn, handing back: one next act at a time. */
+export function StepForm(p: {
+  quiltId: string;
+  version: number;
+  turnRule: TurnRule;
+  planned: number | null;
+  fixed: number | null;
+  begun: boolean;
+  /** How the Workroom has moved on since it was begun. */
+  moved: readonly string[];
+  next: NextStep | null;
+  onFrame: boolean;
+  quilted: boolean;
+  home: boolean;
+}) {
+  const fix = useActionForm(fixPlanAction, ({ passes }) => toast(`${passes} passes are fixed.`));
+  const frame = useActionForm(putOnFrameAction, ({ where }) =>
+    toast(where === 'on' ? 'It is on the frame.' : 'It is off the frame.'),
+  );
+  const back = useActionForm(handBackAction, () =>
+    toast(p.home ? 'It is back on the Rack.' : 'It is handed back. It stays found with Ctrl K.'),
+  );
+  const put = (where: 'on' | 'off') => frame.send({ quiltId: p.quiltId, where });
+  const plan = (turnRule: TurnRule) => fix.send({ quiltId: p.quiltId, version: p.version, turnRule });
+  const give = (home: boolean) => back.send({ quiltId: p.quiltId, version: p.version, home });
+  return (
+    <div>
+      {p.planned !== null && p.fixed === null && (
+        <div className="flex flex-wrap gap-3">
+          <Button look="act" disabled={fix.pending} onClick={() => plan(p.turnRule)}>
+            Fix these {p.planned} passes
+          </Button>
+          <Button
+            look="quiet"
+            disabled={fix.pending}
+            onClick={() => plan(p.turnRule === 'auto' ? 'never' : 'auto')}
+          >
+            {p.turnRule === 'auto' ? 'Never turn it' : 'Turn it where that saves passes'}
+          </Button>
+        </div>
+      )}
+      {p.fixed !== null && p.moved.length > 0 && !p.quilted && (
+        <div className="mb-3 border-l-4 border-weld bg-weld-tint px-3 py-2">
+          <p className="font-medium">
+            The Workroom has moved on since this quilt was begun. {p.moved.join(' ')} Its passes stand as they
+            were fixed.
+          </p>
+          <Button className="mt-2" disabled={fix.pending} onClick={() => plan(p.turnRule)}>
+            {p.begun ? 'Plan anew what is not sewn' : 'Fix the passes anew'}
+          </Button>
+        </div>
+      )}
+      {p.fixed !== null && !p.onFrame && p.next && (
+        <div className="mt-2">
+          <Button look="act" disabled={frame.pending} onClick={() => put('on')}>
+            Put it on the frame
+          </Button>
+          <p className="mt-2">
+            <CautionLine caution={safety('pinch', 'note')} />
+          </p>
+        </div>
+      )}
+      {p.onFrame && p.next && (
+        <div className="max-w-[520px]">
+          <RecordForm
+            key={`${p.next.pass} ${p.next.thread} ${p.next.stabilise}`}
+            specs={[
+              {
+                name: 'minutes',
+                label: `Minutes for ${p.next.words}`,
+                kind: 'number',
+                hint: `about ${Math.max(1, Math.round(p.next.minutes))}`,
+                wide: true,
+              },
+            ]}
+            initial={{}}
+            fixed={{
+              quiltId: p.quiltId,
+              pass: p.next.pass,
+              thread: p.next.thread,
+              stabilise: p.next.stabilise,
+            }}
+            act={logStepAction}
+            onDone={({ left }) =>
+              toast(left === 0 ? 'The last step is logged.' : `The step is logged; ${left} are left.`)
+            }
+            submit="This step is done"
+          />
+          <Button look="quiet" className="mt-2" disabled={frame.pending} onClick={() => put('off')}>
+            Take it off the frame
+          </Button>
+        </div>
+      )}
+      {p.quilted && (
+        <Button look={p.home ? 'plain' : 'act'} disabled={back.pending} onClick={() => give(!p.home)}>
+          {p.home ? 'Bring it back to the Rack' : 'It is handed back'}
+        </Button>
+      )}
+      <Problems problems={[...fix.problems, ...frame.problems, ...back.problems]} />
+    </div>
+  );
+}
