@@ -39,11 +39,17 @@ export const keepIntake = (context: Context, input: unknown): Promise<Result<{ v
   });
 
 const MOST_BYTES = 8_000_000;
-/** The first bytes of the kinds of picture taken. */
-const SIGNS: readonly (readonly [string, readonly number[]])[] = [
-  ['image/jpeg', [0xff, 0xd8, 0xff]],
-  ['image/png', [0x89, 0x50, 0x4e, 0x47]],
-  ['image/webp', [0x52, 0x49, 0x46, 0x46]],
+/** The first bytes of the kinds of picture taken, each at its place: a WebP is a RIFF file that says so further on. */
+const SIGNS: readonly { mime: string; signs: readonly { at: number; bytes: readonly number[] }[] }[] = [
+  { mime: 'image/jpeg', signs: [{ at: 0, bytes: [0xff, 0xd8, 0xff] }] },
+  { mime: 'image/png', signs: [{ at: 0, bytes: [0x89, 0x50, 0x4e, 0x47] }] },
+  {
+    mime: 'image/webp',
+    signs: [
+      { at: 0, bytes: [0x52, 0x49, 0x46, 0x46] },
+      { at: 8, bytes: [0x57, 0x45, 0x42, 0x50] },
+    ],
+  },
 ];
 
 /** Keeps a photograph with a talk. Its kind is told by its own bytes, not by its name. */
@@ -54,12 +60,12 @@ export async function addPhotograph(
 ): Promise<Result<{ id: string }>> {
   if (bytes.length > MOST_BYTES)
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
-  const kind = SIGNS.find(([, sign]) => sign.every((b, i) => bytes[i] === b));
+  const kind = SIGNS.find((s) => s.signs.every((x) => x.bytes.every((b, i) => bytes[x.at + i] === b)));
   if (!kind) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
   const intake = await readIntake(sql, intakeId);
   if (!intake || intake.quiltId) return refuse('This talk is closed. Begin a new one.', 'photo');
   const id = uuidv7();
-  await insertPhotograph(sql, id, intakeId, kind[0], bytes);
+  await insertPhotograph(sql, id, intakeId, kind.mime, bytes);
   return done({ id });
 }
 

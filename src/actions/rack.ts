@@ -1,6 +1,6 @@
 import { addWeeks, endOfWeek, format, startOfWeek } from 'date-fns';
 import { dayNumber } from '@/core/calendar/days';
-import { passesDone } from '@/core/plan/begun';
+import { isSewn } from '@/core/plan/begun';
 import { midHours, minutesKnown } from '@/core/hours/known';
 import type { Known } from '@/core/source/known';
 import { wholeSteps } from '@/core/plan/steps';
@@ -59,11 +59,15 @@ const MOST_LINES = 6;
 const isoDay = (date: Date) => format(date, 'yyyy-MM-dd');
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
-/** The pass a quilt stands at: the first that is not sewn through. */
-export const passAt = (quilt: Pick<Quilt, 'begun' | 'sewn' | 'passes'>): number => {
-  const done = passesDone(quilt.begun?.steps ?? [], quilt.sewn);
-  for (let pass = 1; pass < (quilt.passes ?? 1); pass++) if (!done.includes(pass)) return pass;
-  return quilt.passes ?? 1;
+/** How many steps a quilt was begun with; its passes where steps were not kept yet. */
+export const stepsOf = (quilt: Pick<Quilt, 'begun' | 'passes'>): number =>
+  quilt.begun?.steps.length || (quilt.passes ?? 1);
+
+/** The step a quilt stands at, from 1. */
+export const stepAt = (quilt: Pick<Quilt, 'begun' | 'sewn' | 'passes'>): number => {
+  const steps = quilt.begun?.steps ?? [];
+  const sewn = steps.length > 0 ? steps.filter((s) => isSewn(s, quilt.sewn)).length : quilt.sewn.length;
+  return Math.min(sewn + 1, stepsOf(quilt));
 };
 
 /** Where a quilt stands, in a few words. */
@@ -80,7 +84,7 @@ export function statusOf(quilt: Quilt, states: readonly ZoneState[], daysWaiting
     case 'test':
       return untested === 0 ? 'All zones proven' : `Test: ${plural(untested, 'zone')} to prove`;
     case 'quilt':
-      return quilt.passes ? `Pass ${passAt(quilt)} of ${quilt.passes}` : 'Passes to be fixed';
+      return quilt.passes ? `Step ${stepAt(quilt)} of ${stepsOf(quilt)}` : 'Passes to be fixed';
     case 'hand-back':
       return 'Quilted, trim and inspect';
   }

@@ -46,8 +46,8 @@ export const LABEL_FORMS: readonly LabelForm[] = [
   },
   {
     basis: 'den',
-    example: 'den 240',
-    pattern: form(String.raw`(?:den|denier)\.?\s*${N}${PLIES}`),
+    example: 'den 240 or D240',
+    pattern: form(String.raw`(?:den|denier|d)\.?\s*${N}${PLIES}`),
     toTex: (n, plies) => denToTex(n) * plies,
   },
   {

@@ -13,6 +13,8 @@ export interface Reading {
 const DISAGREE = 0.15;
 /** A weight number is used loosely by makers: ±25 %. */
 export const WT_UNCERTAINTY = 0.25;
+/** A minus that stands alone before its number; in “Tex-27” it is a dash. */
+const BELOW_NOTHING = /(?:^|[\s(;,/|:])([-−–]\d[\d.,]*)/u;
 const TEX_RANGE = [1, 1000] as const;
 
 const formsUnderstood = () =>
@@ -25,6 +27,13 @@ const formsUnderstood = () =>
  */
 export function readLabel(label: string, fibreId: string): Reading[] {
   const fibre = fibres.get(fibreId, 'fibre');
+  const below = BELOW_NOTHING.exec(label.normalize('NFKC'));
+  if (below)
+    throw new CoreError(
+      'label-unreadable',
+      `“${below[1]}” is below nothing: a size has no minus before it. ${formsUnderstood()}`,
+      'label',
+    );
   const readings: Reading[] = [];
   let rest = label.normalize('NFKC');
   for (const form of LABEL_FORMS) {

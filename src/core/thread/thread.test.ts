@@ -63,3 +63,20 @@ test('thicker thread of one fibre is stronger and wider', () => {
     }),
   );
 });
+
+describe('what a label cannot mean', () => {
+  test.each(['-40 wt', 'Tex -27', 'No. −40', '−120/2 den', '50/3, -27 tex'])(
+    '“%s” is below nothing',
+    (label) => {
+      expect(() => readLabel(label, 'polyester-filament')).toThrow(/below nothing/);
+    },
+  );
+  test.each([
+    ['Tex-27', 27],
+    ['D120', 120 / 9],
+    ['d 120/2', 240 / 9],
+    ['120-den', 120 / 9],
+  ])('“%s” is tex %d', (label, tex) => {
+    expect(readLabel(label, 'polyester-filament')[0]!.tex).toBeCloseTo(tex, 9);
+  });
+});

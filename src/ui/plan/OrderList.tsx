@@ -109,8 +109,8 @@ export function OrderList({
         {own ? (
           <span className="text-ink2">
             {' '}
-            {byHand || moved !== fixed ? 'as you laid it' : 'as it was begun'}; worked out it would be{' '}
-            {Math.round(found.minutes)} min
+            {byHand || moved !== fixed ? 'as you laid it' : 'as it was begun'}
+            {price - found.minutes >= 0.5 && `; worked out it would be ${Math.round(found.minutes)} min`}
           </span>
         ) : (
           <span className="text-ink2">

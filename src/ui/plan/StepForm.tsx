@@ -81,7 +81,7 @@ export function StepForm(p: {
         </div>
       )}
       {p.onFrame && p.next && (
-        <div className="max-w-[520px]">
+        <div className="flex flex-wrap items-end gap-x-3 [&_form]:!mt-0 [&_form]:w-[520px] [&_form]:max-w-full">
           <RecordForm
             key={`${p.next.pass} ${p.next.thread} ${p.next.stabilise}`}
             specs={[

@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import { passesDone } from '@/core/plan/begun';
+import { stepAt, stepsOf } from '@/actions/rack';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 
@@ -18,7 +18,7 @@ export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string)
       step: 'quilt',
       label: 'Quilt',
       fact: quilt.passes
-        ? `${passesDone(quilt.begun?.steps ?? [], quilt.sewn).length} of ${quilt.passes} passes`
+        ? `${quilt.step === 'hand-back' ? stepsOf(quilt) : stepAt(quilt) - 1} of ${stepsOf(quilt)} steps`
         : 'not begun',
       href: at('quilt'),
     },

@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import { passAt, type RackView } from '@/actions/rack';
+import { type RackView, stepAt, stepsOf } from '@/actions/rack';
 import { passesDone } from '@/core/plan/begun';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Sourced } from '@/ui/kit/Sourced';
@@ -28,7 +28,7 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
           {quilt.client} · due {format(parseISO(quilt.dueOn), 'EEE d MMM')}
         </p>
         <p className="mt-2.5 text-28 leading-tight font-bold">
-          Pass {passAt(quilt)} <span className="text-20 font-normal">of {quilt.passes}</span>
+          Step {stepAt(quilt)} <span className="text-20 font-normal">of {stepsOf(quilt)}</span>
         </p>
         <dl className="mt-2 grid grid-cols-2 gap-3">
           <div>

@@ -37,8 +37,8 @@ describe('where a quilt stands', () => {
     [{ step: 'match' }, ['matched'], 'All zones matched'],
     [{ step: 'test' }, ['testing', 'proven'], 'Test: 1 zone to prove'],
     [{ step: 'test' }, ['proven'], 'All zones proven'],
-    [{ step: 'quilt', passes: 6, sewn: wholePasses(2) }, [], 'Pass 3 of 6'],
-    [{ step: 'quilt', passes: 6, sewn: wholePasses(6) }, [], 'Pass 6 of 6'],
+    [{ step: 'quilt', passes: 6, sewn: wholePasses(2) }, [], 'Step 3 of 6'],
+    [{ step: 'quilt', passes: 6, sewn: wholePasses(6) }, [], 'Step 6 of 6'],
     [{ step: 'quilt', passes: null }, [], 'Passes to be fixed'],
     [{ step: 'hand-back' }, [], 'Quilted, trim and inspect'],
     [{ step: 'match', waitsFor: 'Backing to come' }, ['to match'], 'Backing to come'],
@@ -166,7 +166,7 @@ test('the quilt on the frame: its pass, what is left, and the way on', () => {
       }}
     />,
   );
-  expect(screen.getByText('Pass 3')).toBeInTheDocument();
+  expect(screen.getByText('Step 3')).toBeInTheDocument();
   expect(screen.getByText('5.3 h')).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Go on with this quilt' })).toHaveAttribute(
     'href',

@@ -1,0 +1,25 @@
+import { insertMishap } from '@/data/mishaps';
+import { db } from '@/data/sql';
+import { refuse, type Result } from './result';
+
+/** The database cannot be reached, or is just going down or coming up. */
+const NO_DATABASE =
+  /ECONNREFUSED|ECONNRESET|CONNECTION_|CONNECT_TIMEOUT|57P0[123]|08\d{3}|the database system is/;
+
+const told = (error: unknown) => `${(error as { code?: string })?.code ?? ''} ${String(error)}`;
+
+/**
+ * An unexpected throw: written to the log with its stack, under a number, and told in an honest sentence. It is never
+ * reported as a lost connection; only a database that does not answer is.
+ */
+export async function mishap(place: string, error: unknown): Promise<Result<never>> {
+  console.error(`${place}:`, error);
+  if (NO_DATABASE.test(told(error)))
+    return refuse(
+      'The studio’s database does not answer just now. Nothing was stored and nothing you typed is lost: send it again in a moment.',
+    );
+  const n = await insertMishap(db(), place, error).catch(() => null);
+  return refuse(
+    `The program made a mistake${n === null ? '' : `, number ${n} in its log`}. Nothing was stored; what you typed is still here. Sending it again may not help: quote the number to whoever looks after the program.`,
+  );
+}
