@@ -14,14 +14,9 @@ import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
 import { matchWhole } from '@/core/match/whole-quilt';
 import { v7 as uuidv7 } from 'uuid';
 import { importFile } from '@/actions/exchange';
-import { matchRequest } from '@/actions/zone-brief';
-import { readQuilt } from '@/data/quilts';
+import { zoneRequest } from '@/actions/match-sources';
+import { readCardSources } from '@/actions/setups';
 import { connect, db } from '@/data/sql';
-import { readShelf } from '@/data/cones';
-import { readMachine } from '@/data/machines';
-import { readDrawer } from '@/data/needles';
-import { readPreferences } from '@/data/preferences';
-import { readZones } from '@/data/zones';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
 const at = (sorted: number[], p: number) =>
@@ -49,17 +44,11 @@ async function bench() {
   spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, stdio: 'inherit' });
   const sql = connect(env.DATABASE_URL);
   const [quiltRow] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
-  const quilt = (await readQuilt(sql, quiltRow!.id))!;
-  const [zones, machine, shelf, drawer, preferences] = [
-    await readZones(sql, quilt.id),
-    await readMachine(sql, quilt.machineId),
-    await readShelf(sql),
-    await readDrawer(sql),
-    (await readPreferences(sql))!,
-  ];
+  const { view, machine, sources } = (await readCardSources(sql, quiltRow!.id))!;
+  const { quilt, zones, shelf } = view;
   await sql.end();
 
-  const one = matchRequest(zones[0]!, quilt, { machine, shelf, drawer, preferences });
+  const one = zoneRequest(view, zones[0]!, machine, sources);
   const needles = NEEDLE_SIZES.flatMap(({ nm }) => [
     { nm, eye: 'standard' as const, point: 'sharp' as const },
   ]);

@@ -9,7 +9,7 @@ import { loadDemo } from '@/demo/load';
 import { logFault, setFaultStatus } from './faults';
 import { readQuiltView } from './quilt-view';
 import { readRackView } from './rack';
-import { chooseSetup, setupsForZone } from './setups';
+import { chooseSetup, readCardSources, setupsForZone } from './setups';
 import { logTest, readSearch } from './tests';
 import type { Result } from './result';
 
@@ -34,7 +34,7 @@ async function openZone() {
   const [row] = await base.sql<{ quiltId: string; zoneId: string }[]>`
     select z.quilt_id, z.id as zone_id from zone z left join setup s on s.zone_id = z.id
     where s.id is null limit 1`;
-  const found = await setupsForZone(base.sql, row!.quiltId, row!.zoneId, 4);
+  const found = setupsForZone((await readCardSources(base.sql, row!.quiltId))!, row!.zoneId, 4);
   return { ...row!, setups: found!.setups };
 }
 

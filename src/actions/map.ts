@@ -94,7 +94,9 @@ export const saveMap = (context: Context, input: unknown): Promise<Result<{ zone
         lengthIn: null,
         visibility: like?.visibility ?? 'texture',
         features: like?.features ?? [],
-        fabrics: like?.fabrics ?? [{ fabricId: cotton!.id, hex: '#d8cfbb', share: 1 }],
+        fabrics: like?.fabrics ?? [
+          { fabricId: cotton!.id, hex: null, share: 1, role: 'ground', sewnOver: true, busyness: null },
+        ],
       });
     }
     await touchMap(tx, quilt.id);

@@ -1,16 +1,16 @@
 import type { FaultRecord } from '@/core/faults/rates';
-import type { MatchRequest, MatchThread } from '@/core/match/request';
+import type { MatchNeedle, MatchRequest, MatchThread } from '@/core/match/request';
 import { readBobbins } from '@/data/bobbins';
 import { readFaultRecord } from '@/data/fault-record';
 import { readDrawer } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
-import type { BobbinStock, DrawerNeedle, Machine, Preferences, Zone } from '@/data/types';
+import type { BobbinStock, Cone, DrawerNeedle, Machine, Preferences, Quilt, Zone } from '@/data/types';
 import type { QuiltView } from './quilt-view';
 import { quiltWork } from './quilt-work';
-import { matchRequest } from './zone-brief';
+import { coneName, zoneForCore } from './zone-brief';
 
-/** What the studio brings to every match: the drawer, the schools, its own fault record, the bobbins wound. */
+/** What the studio brings to every match: the drawer, its preferences, its own fault record, the bobbins wound. */
 export interface MatchSources {
   drawer: DrawerNeedle[];
   preferences: Preferences;
@@ -29,41 +29,92 @@ export async function readMatchSources(sql: Sql): Promise<MatchSources> {
 }
 
 /**
- * Threads with their bobbins wound and ready; a thread the studio keeps bobbins of but has none left counts as
- * none, one it never wound for is not guessed at.
+ * What Match, the whole quilt and the tests ask the core, of the same rows: everything but the zone. A thread the
+ * studio keeps bobbins of but has none left counts as none, one it never wound for is not guessed at.
  */
-export function withBobbins(
-  threads: readonly MatchThread[],
-  bobbins: readonly BobbinStock[],
-): readonly MatchThread[] {
+export function sharedRequest(
+  quilt: Quilt,
+  machine: Machine,
+  shelf: readonly Cone[],
+  { drawer, preferences, record, bobbins }: MatchSources,
+): Omit<MatchRequest, 'zone'> {
   const wound = new Map<string, number>();
   for (const b of bobbins) wound.set(b.coneId, (wound.get(b.coneId) ?? 0) + b.count);
-  return threads.map((t) => (wound.has(t.id) ? { ...t, bobbinsWound: wound.get(t.id) } : t));
+  return {
+    machine: {
+      ...machine,
+      bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+    },
+    threads: shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
+    needles: needlesFor(drawer, preferences),
+    preferences: {
+      bobbin: preferences.bobbinSchool,
+      labelRule: preferences.labelRule,
+      modeRule: preferences.modeRule,
+      floorSpi: preferences.floorSpi,
+      oneSpi: preferences.spiSchool === 'one' ? (preferences.oneSpi ?? undefined) : undefined,
+    },
+    backingHex: quilt.backingHex ?? undefined,
+    wash: quilt.wash ?? undefined,
+    wound: [...wound].map(([id, n]) => ({ id, bobbins: n })),
+    gapShare: preferences.gapShare,
+    record,
+  };
 }
 
 /**
- * Everything the core weighs for one zone of a quilt, with what stands in its other zones: threads already chosen
- * there, and the metres they will take.
+ * Everything the core weighs for one zone of a quilt, with what stands in its other zones: threads and needles
+ * already chosen there, and the metres they will take.
  */
 export function zoneRequest(
-  view: QuiltView,
+  view: Pick<QuiltView, 'quilt' | 'zones' | 'setups' | 'shelf'>,
   zone: Zone,
   machine: Machine,
   sources: MatchSources,
 ): MatchRequest {
   const { quilt, zones, setups, shelf } = view;
-  const base = matchRequest(zone, quilt, { machine, shelf, ...sources });
   const others = zones.filter((z) => z.id !== zone.id);
   const cones = new Map(shelf.map((c) => [c.id, c]));
-  const claimed = quiltWork(quilt, others, setups, cones, machine).totalM;
   return {
-    ...base,
-    threads: withBobbins(base.threads, sources.bobbins),
+    ...sharedRequest(quilt, machine, shelf, sources),
+    zone: zoneForCore(zone, quilt),
     others: others.flatMap((z) => {
       const s = setups.get(z.id);
-      return s ? [{ zone: z.letter, topId: s.topId }] : [];
+      return s ? [{ zone: z.letter, topId: s.topId, needleNm: s.needleNm }] : [];
     }),
-    claimedM: Object.fromEntries(claimed),
-    record: sources.record,
+    claimedM: Object.fromEntries(quiltWork(quilt, others, setups, cones, machine).totalM),
   };
 }
+
+const asMatchThread = (c: Cone): MatchThread => ({
+  id: c.id,
+  name: coneName(c),
+  tex: c.tex,
+  fibre: c.fibre,
+  hex: c.hex ?? undefined,
+  remainingM: c.remainingM ?? undefined,
+  role: c.role,
+  labelNeedleNm:
+    c.needleMinNm !== null && c.needleMaxNm !== null ? [c.needleMinNm, c.needleMaxNm] : undefined,
+});
+
+/** The drawer, or the one trusted size of a studio that keeps to one (when it owns it). */
+function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): MatchNeedle[] {
+  const pick = drawer.map(({ nm, eye, point }) => ({ nm, eye, point }));
+  const trusted =
+    preferences.needleSchool === 'one' ? pick.filter((n) => n.nm === preferences.oneNeedleNm) : [];
+  return trusted.length > 0 ? trusted : pick;
+}
+
+/** The same question with one pair of threads only. */
+export const onlyPair = (request: MatchRequest, pair: { topId: string; bobbinId: string }): MatchRequest => ({
+  ...request,
+  threads: request.threads.flatMap((t) => {
+    const serves = (id: string, role: 'top' | 'bobbin') =>
+      t.id === id && (t.role === role || (t.role ?? 'both') === 'both');
+    const [top, bobbin] = [serves(pair.topId, 'top'), serves(pair.bobbinId, 'bobbin')];
+    return top || bobbin
+      ? [{ ...t, role: top && bobbin ? ('both' as const) : top ? ('top' as const) : ('bobbin' as const) }]
+      : [];
+  }),
+});

@@ -7,6 +7,7 @@ import { type Use, USES, VISIBILITIES, type VisibilityWish } from '@/core/fields
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
+import { CLOTH_ROLES, type ClothRole } from '@/core/match/request';
 import { CoreError } from '@/core/notes';
 import { closeIntake } from '@/data/intakes';
 import { readMachine } from '@/data/machines';
@@ -22,8 +23,12 @@ const KINDS = Object.keys(PLAN_LABEL) as PlanKind[];
 
 class ZoneCloth {
   @Id('Pick the cloth.') fabricId!: string;
-  @Hex() hex!: string;
+  /** Left out while nobody has given it. */
+  @Maybe() @Hex() hex?: string | null;
   @Num(0.01, 1, 'Its share') share!: number;
+  @Maybe() @OneOf(CLOTH_ROLES, 'Ground, print or motif.') role?: ClothRole | null;
+  @Maybe() @Yes() sewnOver?: boolean | null;
+  @Maybe() @Whole(0, 3, 'How busy it is') busyness?: number | null;
 }
 
 /** A bundle on the counter: whose, how large, what for, of what layers, until when. */
@@ -91,7 +96,14 @@ const eighth = (three: readonly number[]) =>
 /** Shares of cloths, adding up to 1. */
 const sharesOf = (cloths: readonly ZoneCloth[]) => {
   const sum = cloths.reduce((s, f) => s + f.share, 0);
-  return cloths.map((f) => ({ fabricId: f.fabricId, hex: f.hex.toLowerCase(), share: f.share / sum }));
+  return cloths.map((f) => ({
+    fabricId: f.fabricId,
+    hex: f.hex?.toLowerCase() ?? null,
+    share: f.share / sum,
+    role: f.role ?? ('ground' as const),
+    sewnOver: f.sewnOver ?? true,
+    busyness: f.busyness ?? null,
+  }));
 };
 
 /** The talk at the counter becomes a quilt, with the zones its plan begins with. */
@@ -195,6 +207,8 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
     KeepZone,
     input,
     async (tx: Sql, form) => {
+      if (form.fabrics.every((f) => f.sewnOver === false))
+        return refuse('Every cloth here is left alone: say which of them the stitching goes over.', 'fabrics');
       const work: ZoneWork = {
         name: form.name.trim(),
         technique: form.technique,

@@ -5,16 +5,15 @@ import type { MatchRequest } from '@/core/match/request';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { match } from '@/core/match/match';
 import type { Setup } from '@/core/match/setup';
-import { advanceStep, readQuilt } from '@/data/quilts';
+import { advanceStep } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readShelf } from '@/data/cones';
 import { readMachine } from '@/data/machines';
-import { readDrawer } from '@/data/needles';
-import { readPreferences } from '@/data/preferences';
-import { readZones } from '@/data/zones';
+import { lockZone } from '@/data/zones';
+import type { Machine } from '@/data/types';
 import type { Context } from './context';
-import { matchRequest, onlyPair } from './zone-brief';
+import { type MatchSources, onlyPair, readMatchSources, zoneRequest } from './match-sources';
+import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
 import { save } from './save';
@@ -51,27 +50,34 @@ export class ChooseSetup {
   seenVersion!: number;
 }
 
+/** What a quilt's cards are worked out from, read once however many are written. */
+export interface CardSources {
+  view: QuiltView;
+  machine: Machine;
+  sources: MatchSources;
+}
+
+export async function readCardSources(sql: Sql, quiltId: string): Promise<CardSources | null> {
+  const view = await readQuiltView(sql, quiltId);
+  if (!view) return null;
+  const [machine, sources] = await Promise.all([
+    readMachine(sql, view.quilt.machineId),
+    readMatchSources(sql),
+  ]);
+  return { view, machine, sources };
+}
+
 /** The set-ups the core finds for a zone, of the whole shelf or of one pair of threads; as many as asked for, best first. */
-export async function setupsForZone(
-  sql: Sql,
-  quiltId: string,
+export function setupsForZone(
+  { view, machine, sources }: CardSources,
   zoneId: string,
   limit: number,
   pair?: { topId: string; bobbinId: string },
   hold?: MatchRequest['hold'],
 ) {
-  const quilt = await readQuilt(sql, quiltId);
-  if (!quilt) return null;
-  const [zones, machine, shelf, drawer, preferences] = await Promise.all([
-    readZones(sql, quiltId),
-    readMachine(sql, quilt.machineId),
-    readShelf(sql),
-    readDrawer(sql),
-    readPreferences(sql),
-  ]);
-  const zone = zones.find((z) => z.id === zoneId);
-  if (!zone || !preferences) return null;
-  const request = { ...matchRequest(zone, quilt, { machine, shelf, drawer, preferences }), limit, hold };
+  const zone = view.zones.find((z) => z.id === zoneId);
+  if (!zone) return null;
+  const request = { ...zoneRequest(view, zone, machine, sources), limit, hold };
   return match(pair ? onlyPair(request, pair) : request);
 }
 
@@ -89,6 +95,7 @@ const asRow = (s: Setup, zoneId: string, version: number) => ({
   mode: s.mode,
   idleSpm: s.idleSpm,
   maxInPerS: s.maxInPerS,
+  handInPerS: s.handInPerS,
   topGf: s.topGf,
   bobbinGf: s.bobbinGf,
   ratio: s.ratio,
@@ -99,7 +106,6 @@ const MEANWHILE =
   'This card was changed in another window meanwhile. Nothing was overwritten: reload to see it, then choose again.';
 
 interface Card {
-  quiltId: string;
   zoneId: string;
   topId: string;
   bobbinId: string;
@@ -110,11 +116,12 @@ interface Card {
 /** Writes the next version of a zone's card, worked out anew; one that stands with the same set-up is kept. */
 export async function writeCard(
   tx: Sql,
-  { quiltId, zoneId, topId, bobbinId, seenVersion, hold }: Card,
+  from: CardSources,
+  { zoneId, topId, bobbinId, seenVersion, hold }: Card,
 ): Promise<Result<{ setupId: string; version: number }>> {
   const now = await readSetup(tx, zoneId);
   if ((now?.version ?? 0) !== seenVersion) return conflict(MEANWHILE);
-  const found = await setupsForZone(tx, quiltId, zoneId, 1, { topId, bobbinId }, hold);
+  const found = setupsForZone(from, zoneId, 1, { topId, bobbinId }, hold);
   if (!found) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
   const chosen = found.setups[0];
   if (!chosen)
@@ -122,7 +129,7 @@ export async function writeCard(
   if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
   const row = asRow(chosen, zoneId, seenVersion + 1);
   if (!(await insertSetup(tx, row))) return conflict(MEANWHILE);
-  await advanceStep(tx, quiltId, 'match', ['take-in']);
+  await advanceStep(tx, from.view.quilt.id, 'match', ['take-in']);
   return done({ setupId: row.id, version: row.version });
 }
 
@@ -136,11 +143,15 @@ export const chooseSetup = (
     'choose-setup',
     ChooseSetup,
     input,
-    (tx, form) =>
-      writeCard(tx, {
+    async (tx, form) => {
+      await lockZone(tx, form.zoneId);
+      const from = await readCardSources(tx, form.quiltId);
+      if (!from) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
+      return writeCard(tx, from, {
         ...form,
         hold: { nm: form.holdNm ?? undefined, spi: form.holdSpi ?? undefined },
-      }),
+      });
+    },
   );
 
 const sameCard = (

@@ -2,26 +2,23 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
+import { lockQuilt } from '@/data/quilts';
 import type { Machine } from '@/data/types';
 import type { Context } from './context';
-import { type MatchSources, withBobbins } from './match-sources';
+import { type MatchSources, sharedRequest } from './match-sources';
 import type { QuiltView } from './quilt-view';
-import { done, type Result } from './result';
+import { done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId, Version } from './rules';
 import { save } from './save';
-import { writeCard } from './setups';
-import { matchRequest, zoneForCore } from './zone-brief';
+import { readCardSources, writeCard } from './setups';
+import { zoneForCore } from './zone-brief';
 
 /** A quilt with all its zones as the core weighs them together; a zone that was tested keeps its card. */
 export function wholeRequest(view: QuiltView, machine: Machine, sources: MatchSources): WholeQuiltRequest {
   const { quilt, zones, setups, states, shelf } = view;
-  const [first] = zones;
-  if (!first) throw new Error('A quilt without zones has nothing to match.');
-  const { zone: _, ...shared } = matchRequest(first, quilt, { machine, shelf, ...sources });
+  if (zones.length === 0) throw new Error('A quilt without zones has nothing to match.');
   return {
-    ...shared,
-    threads: withBobbins(shared.threads, sources.bobbins),
-    record: sources.record,
+    ...sharedRequest(quilt, machine, shelf, sources),
     zones: zones.map((z) => {
       const s = setups.get(z.id);
       const tested = states.get(z.id) === 'proven' || states.get(z.id) === 'testing';
@@ -55,8 +52,11 @@ export class ChooseWhole {
 /** Writes the setting cards of several zones at once: all of them, or none when one was changed meanwhile. */
 export const chooseWhole = (context: Context, input: unknown): Promise<Result<{ cards: number }>> =>
   save<ChooseWhole, { cards: number }>(context, 'choose-whole', ChooseWhole, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
+    const from = await readCardSources(tx, form.quiltId);
+    if (!from) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     for (const [i, card] of form.cards.entries()) {
-      const written = await writeCard(tx, { quiltId: form.quiltId, ...card });
+      const written = await writeCard(tx, from, card);
       if (!written.ok)
         throw new Refused({
           ...written,

@@ -21,7 +21,7 @@ import { setPreferences } from './preferences';
 import { beginIntake } from './intakes';
 import { keepZone, takeIn } from './quilts';
 import type { Result } from './result';
-import { chooseSetup, setupsForZone } from './setups';
+import { chooseSetup, readCardSources, setupsForZone } from './setups';
 import { exportWorkroom, importWorkroom } from './workroom-file';
 import { readZones } from '@/data/zones';
 
@@ -238,7 +238,7 @@ describe('schools', () => {
     const preferences = (await readPreferences(base.sql))!;
     const { version, ...settings } = preferences;
     const [zone] = await base.sql<{ id: string; quiltId: string }[]>`select id, quilt_id from zone limit 1`;
-    const best = async () => (await setupsForZone(base.sql, zone!.quiltId, zone!.id, 1))!.setups[0]!;
+    const best = async () => setupsForZone((await readCardSources(base.sql, zone!.quiltId))!, zone!.id, 1)!.setups[0]!;
     const first = await best();
     value(
       await setPreferences(thisContext(), {

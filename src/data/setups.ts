@@ -3,7 +3,7 @@ import type { ChosenSetup } from './types';
 
 const selectSetup = (sql: Sql) => sql`
   select distinct on (s.zone_id) s.id, s.zone_id, s.version, s.top_id, s.bobbin_id, s.needle_nm, s.needle_eye,
-         s.needle_point, s.foot, s.spi, s.mode, s.idle_spm, s.max_in_per_s, s.top_gf, s.bobbin_gf, s.ratio,
+         s.needle_point, s.foot, s.spi, s.mode, s.idle_spm, s.max_in_per_s, s.hand_in_per_s, s.top_gf, s.bobbin_gf, s.ratio,
          s.ratio_sd, s.chosen_at, p.top_gf as proven_top_gf, p.bobbin_gf as proven_bobbin_gf, p.proven_at,
          (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
   from setup s left join proof p on p.setup_id = s.id`;
@@ -39,6 +39,7 @@ export type NewSetup = Pick<
   | 'mode'
   | 'idleSpm'
   | 'maxInPerS'
+  | 'handInPerS'
   | 'topGf'
   | 'bobbinGf'
   | 'ratio'
@@ -49,9 +50,9 @@ export type NewSetup = Pick<
 export async function insertSetup(sql: Sql, s: NewSetup): Promise<boolean> {
   const rows = await sql`
     insert into setup (id, zone_id, version, top_id, bobbin_id, needle_nm, needle_eye, needle_point, foot, spi,
-                       mode, idle_spm, max_in_per_s, top_gf, bobbin_gf, ratio, ratio_sd)
+                       mode, idle_spm, max_in_per_s, hand_in_per_s, top_gf, bobbin_gf, ratio, ratio_sd)
     values (${s.id}, ${s.zoneId}, ${s.version}, ${s.topId}, ${s.bobbinId}, ${s.needleNm}, ${s.needleEye},
-            ${s.needlePoint}, ${s.foot}, ${s.spi}, ${s.mode}, ${s.idleSpm}, ${s.maxInPerS}, ${s.topGf},
+            ${s.needlePoint}, ${s.foot}, ${s.spi}, ${s.mode}, ${s.idleSpm}, ${s.maxInPerS}, ${s.handInPerS}, ${s.topGf},
             ${s.bobbinGf}, ${s.ratio}, ${s.ratioSd})
     on conflict (zone_id, version) do nothing returning id`;
   return rows.length === 1;

@@ -13,6 +13,7 @@ import type {
   Use,
   VisibilityWish,
 } from '@/core/fields/lists';
+import type { ClothRole } from '@/core/match/request';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
@@ -225,6 +226,7 @@ export interface Quilt {
   wishes: string;
   watch: string;
   care: string;
+  wash: 'gentle' | 'tumble' | null;
   turnRule: TurnRule;
   turned: boolean;
   /** Depths of the passes once they are fixed. */
@@ -250,8 +252,12 @@ export interface ZoneFabric {
   fabricId: string;
   kind: string;
   name: string;
-  hex: string;
+  /** Null until someone gives it. */
+  hex: string | null;
   share: number;
+  role: ClothRole;
+  sewnOver: boolean;
+  busyness: number | null;
 }
 
 export interface Zone {
@@ -284,6 +290,8 @@ export interface ChosenSetup {
   mode: Mode;
   idleSpm: number;
   maxInPerS: number;
+  /** The speed the hands should keep; null on cards of old. */
+  handInPerS: number | null;
   topGf: number;
   bobbinGf: number;
   ratio: number;

@@ -6,7 +6,8 @@ const selectZones = (sql: Sql) => sql`
   select z.id, z.quilt_id, z.letter, z.name, z.geometry, z.technique, z.spacing_in, z.smallest_radius_in,
          z.length_in, z.visibility, z.version,
          (select coalesce(jsonb_agg(jsonb_build_object('fabricId', f.id, 'kind', f.kind, 'name', f.name, 'hex', zf.hex,
-                                                       'share', zf.share) order by zf.position), '[]')
+                                                       'share', zf.share, 'role', zf.role, 'sewnOver', zf.sewn_over,
+                                                       'busyness', coalesce(zf.busyness, f.busyness)) order by zf.position), '[]')
           from zone_fabric zf join fabric f on f.id = zf.fabric_id where zf.zone_id = z.id) as fabrics,
          array(select feature from zone_feature where zone_id = z.id order by feature) as features
   from zone z`;
@@ -19,6 +20,9 @@ export const readOpenZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
   ${selectZones(sql)} join quilt q on q.id = z.quilt_id and q.handed_back_on is null
   where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
 
+/** A cloth as it lies in a zone. */
+export type ZoneCloth = Pick<Zone['fabrics'][number], 'fabricId' | 'hex' | 'share' | 'role' | 'sewnOver' | 'busyness'>;
+
 export interface ZoneWork {
   name: string;
   technique: string;
@@ -26,7 +30,7 @@ export interface ZoneWork {
   smallestRadiusIn: number | null;
   lengthIn: number | null;
   visibility: Zone['visibility'];
-  fabrics: readonly { fabricId: string; hex: string; share: number }[];
+  fabrics: readonly ZoneCloth[];
   features: readonly string[];
 }
 
@@ -40,6 +44,9 @@ export async function insertZone(
             ${z.spacingIn}, ${z.smallestRadiusIn}, ${z.lengthIn}, ${z.visibility})`;
   await setZoneCloth(sql, z.id, z);
 }
+
+/** Holds a zone until the transaction ends, so that two at once follow each other. */
+export const lockZone = (sql: Sql, id: string) => sql`select 1 from zone where id = ${id} for update`;
 
 /** Changes what is done in a zone when it is still as it was seen; false when changed meanwhile. */
 export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: number): Promise<boolean> {
@@ -58,8 +65,8 @@ export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: num
 async function setZoneCloth(sql: Sql, id: string, z: Pick<ZoneWork, 'fabrics' | 'features'>) {
   for (const [i, f] of z.fabrics.entries())
     await sql`
-      insert into zone_fabric (zone_id, position, fabric_id, hex, share)
-      values (${id}, ${i}, ${f.fabricId}, ${f.hex}, ${f.share})`;
+      insert into zone_fabric (zone_id, position, fabric_id, hex, share, role, sewn_over, busyness)
+      values (${id}, ${i}, ${f.fabricId}, ${f.hex}, ${f.share}, ${f.role}, ${f.sewnOver}, ${f.busyness})`;
   for (const feature of z.features)
     await sql`insert into zone_feature (zone_id, feature) values (${id}, ${feature})`;
 }

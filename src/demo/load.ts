@@ -13,17 +13,17 @@ import { NOTHING_LOGGED } from '@/core/hours/factors';
 import { begin, planOf, stitchesOf } from '@/actions/plan';
 import { insertStep } from '@/data/steps';
 import { readQuiltView } from '@/actions/quilt-view';
-import { matchRequest, sandwichOf } from '@/actions/zone-brief';
+import { readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/actions/tests';
 import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
-import { readQuilt, updatePlan } from '@/data/quilts';
+import { updatePlan } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { insertShipped } from '@/data/shipped';
-import { readShelf } from '@/data/cones';
 import { readMachine, upsertCalibration } from '@/data/machines';
-import { fitNeedle, readDrawer } from '@/data/needles';
+import { fitNeedle, } from '@/data/needles';
 import { insertRuler } from '@/data/rulers';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
@@ -165,20 +165,18 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
   const quilts = await tx<
     { id: string; name: string }[]
   >`select id, name from quilt order by taken_in_on, name`;
-  const [shelf, drawer, preferences] = [
-    await readShelf(tx),
-    await readDrawer(tx),
-    (await readPreferences(tx))!,
-  ];
+  const sources = await readMatchSources(tx);
   for (const { id, name } of quilts) {
     const demo = demoQuilts.find((q) => q.name === name)!;
-    const quilt = (await readQuilt(tx, id))!;
+    const { quilt, zones } = (await readQuiltView(tx, id))!;
     const machine = await readMachine(tx, quilt.machineId);
-    for (const zone of await readZones(tx, id)) {
+    for (const zone of zones) {
+      const view = (await readQuiltView(tx, id))!;
+      const { shelf } = view;
       const state = demo.zones.find((z) => z.name === zone.name)!.state;
       if (state === 'open') continue;
       const { setups } = match({
-        ...matchRequest(zone, quilt, { machine, shelf, drawer, preferences }),
+        ...zoneRequest(view, zone, machine, sources),
         limit: 1,
       });
       const setup = setups[0]!;
@@ -263,6 +261,7 @@ const rowOf = (s: Setup) => ({
   mode: s.mode,
   idleSpm: s.idleSpm,
   maxInPerS: s.maxInPerS,
+  handInPerS: s.handInPerS,
   topGf: s.topGf,
   bobbinGf: s.bobbinGf,
   ratio: s.ratio,

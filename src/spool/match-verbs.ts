@@ -1,6 +1,7 @@
 import { carefulMatch } from '@/core/cloth/careful-match';
 import { match } from '@/core/match/match';
-import type { MatchRequest } from '@/core/match/request';
+import { USES, VISIBILITIES } from '@/core/fields/lists';
+import { CLOTH_ROLES, type MatchRequest } from '@/core/match/request';
 import { matchWhole } from '@/core/match/whole-quilt';
 import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
 import { SHINES, WEAVES } from '@/core/tables/cloth-looks';
@@ -8,7 +9,17 @@ import * as s from './schema-parts';
 import { type Verb, verb } from './verb';
 
 const zone = s.object({
-  top: s.list(s.object({ fabric: s.fabricId, 'name?': s.text(), 'hex?': s.hex, 'share?': s.share })),
+  top: s.list(
+    s.object({
+      fabric: s.fabricId,
+      'name?': s.text(),
+      'hex?': s.hex,
+      'share?': s.share,
+      'role?': s.oneOf([...CLOTH_ROLES]),
+      'sewnOver?': s.bool,
+      'busyness?': { type: 'integer', minimum: 0, maximum: 3 },
+    }),
+  ),
   'features?': s.list(s.featureId),
   backing: s.fabricId,
   battingId: s.battingId,
@@ -18,8 +29,8 @@ const zone = s.object({
   'smallestRadiusIn?': s.radiusIn,
   'areaIn2?': s.areaIn2,
   'lengthIn?': s.lengthIn,
-  visibility: s.oneOf(['sink', 'texture', 'show']),
-  use: s.oneOf(['bed', 'baby', 'wall', 'show', 'garment', 'other']),
+  visibility: s.oneOf([...VISIBILITIES]),
+  use: s.oneOf([...USES]),
 });
 const tally = {
   faults: { type: 'integer', minimum: 0, maximum: 1_000_000 },
@@ -27,7 +38,10 @@ const tally = {
 };
 /** What stands in the studio, whatever zone is asked for. */
 const preferences = {
-  machine: s.object({ ...s.machineFields, feet: s.list(s.footId), bobbinMm: s.bobbinMm }),
+  machine: s.object({ ...s.machineFields, feet: s.list(s.footId),
+    bobbinMm: s.bobbinMm,
+    'couchingHoleMm?': s.within(0.1, 20),
+  }),
   threads: s.list(
     s.object({
       id: s.text(),
@@ -38,7 +52,7 @@ const preferences = {
       'role?': s.oneOf(['top', 'bobbin', 'both']),
       'labelNeedleNm?': s.nmRange,
       'name?': s.text(),
-      'bobbinsWound?': { type: 'integer', minimum: 0, maximum: 10_000 },
+      'hexes?': s.list(s.hex, { minItems: 1, maxItems: 24 }),
     }),
   ),
   'needles?': s.list(s.object({ nm: s.needleNm, eye: s.eye, point: s.point })),
@@ -49,12 +63,18 @@ const preferences = {
     'floorSpi?': s.spi,
     'oneSpi?': s.spi,
   }),
+  'backingHex?': s.hex,
+  'wash?': s.oneOf(['gentle', 'tumble']),
+  'retraced?': s.within(1, 20),
+  'yarn?': s.object({ diameterMm: s.within(0.1, 20), 'hex?': s.hex }),
+  'wound?': s.list(s.object({ id: s.text(), bobbins: { type: 'integer', minimum: 0, maximum: 10_000 } })),
+  'gapShare?': s.within(0.1, 1),
   'record?': s.object({ tallies: s.list(s.object({ id: s.text(), ...tally })), all: s.object(tally) }),
 };
 const oneZone = {
   zone,
   ...preferences,
-  'others?': s.list(s.object({ zone: s.text(), topId: s.text() })),
+  'others?': s.list(s.object({ zone: s.text(), topId: s.text(), 'needleNm?': s.needleNm })),
   'claimedM?': { type: 'object', additionalProperties: s.within(0, 1_000_000) },
   'hold?': s.object({ 'topId?': s.text(), 'bobbinId?': s.text(), 'nm?': s.needleNm, 'spi?': s.spi }),
 };
@@ -68,9 +88,11 @@ const setup = s.answer({
   mode: s.oneOf(['idling', 'resting', 'manual']),
   idleSpm: s.num,
   maxInPerS: s.num,
+  handInPerS: s.num,
   topGf: s.num,
   bobbinGf: s.num,
   score: s.num,
+  total: s.num,
   parts: { type: 'object', additionalProperties: s.num },
   reasons: s.reasons,
   cautions: s.cautions,
@@ -84,7 +106,14 @@ export const MATCH_VERBS: Record<string, Verb> = {
     'the best set-ups of a shelf for a zone, with reasons and cautions',
     s.object({ ...oneZone, 'limit?': { type: 'integer', minimum: 1, maximum: 500 } }),
     s.answer({ setups: s.list(setup), cautions: s.cautions }),
-    match,
+    (request: MatchRequest) => {
+      const found = match(request);
+      // Another program has no card on which standing safety is folded: it stands with the cautions.
+      return {
+        ...found,
+        setups: found.setups.map((x) => ({ ...x, cautions: [...x.cautions, ...x.safety] })),
+      };
+    },
   ),
   'whole-quilt': verb(
     'set-ups for all zones of a quilt together, trading a little for fewer thread changes',

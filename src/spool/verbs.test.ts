@@ -154,9 +154,9 @@ describe('what is refused, and where', () => {
     [
       'half a bobbin',
       'match',
-      { ...asked, threads: [{ ...threads[0], bobbinsWound: 1.5 }] },
+      { ...asked, wound: [{ id: 'a', bobbins: 1.5 }] },
       'wrong-type',
-      'threads[0].bobbinsWound',
+      'wound[0].bobbins',
     ],
     [
       'a zone without cloth',

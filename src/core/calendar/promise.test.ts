@@ -27,7 +27,7 @@ test('hours fall on working days', () => {
 test('one after another on a machine, side by side on two', () => {
   const [a, b] = schedule([job('a', 7, 10), job('b', 7, 10)], week, 0);
   expect([a!.startDay, a!.endDay]).toEqual([0, 1]);
-  expect([b!.startDay, b!.endDay]).toEqual([2, 3]);
+  expect([b!.startDay, b!.endDay]).toEqual([1, 3]);
   const [, c] = schedule([job('a', 7, 10), job('c', 8, 10, { machineId: 'n' })], week, 0);
   expect(c!.startDay).toBe(0);
 });

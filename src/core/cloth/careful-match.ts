@@ -21,7 +21,7 @@ export interface CarefulMatch {
   test: FirstTest;
 }
 
-const penaltyOf = (s: Setup) => 4 * (100 / s.score - 1);
+const penaltyOf = (s: Setup) => s.total;
 
 /**
  * A cautious set-up for a cloth that is only described: the pair of threads whose worst case over the nearest

@@ -1,5 +1,5 @@
 import { CoreError } from '../notes';
-import { clothLooks, type Shine, SHINES, type Weave } from '../tables/cloth-looks';
+import { type Shine, SHINES, type Weave } from '../tables/cloth-looks';
 import { type Fabric, fabrics } from '../tables/fabrics';
 
 /** A cloth as it is described by hand and eye. */
@@ -60,9 +60,9 @@ export function nearestCloths(d: ClothDescription): NearCloth[] {
     throw new CoreError('out-of-range', 'Weights of cloth run from 20 to 1000 g/m².', 'gM2');
   if (!(d.stretch >= 0 && d.stretch <= 3))
     throw new CoreError('out-of-range', 'Stretch runs from 0, none, to 3.', 'stretch');
-  const ranked = clothLooks.rows
-    .map((look) => {
-      const cloth = fabrics.get(look.id);
+  const ranked = fabrics.rows
+    .flatMap((cloth) => (cloth.looks ? [{ cloth, look: cloth.looks }] : []))
+    .map(({ cloth, look }) => {
       const off = {
         weave: weaveDistance(d.weave, look.weave),
         weight: Math.abs(Math.log(d.gM2 / cloth.gM2)) / Math.log(3),
@@ -74,7 +74,7 @@ export function nearestCloths(d: ClothDescription): NearCloth[] {
         COUNTS.weight * off.weight +
         COUNTS.stretch * off.stretch +
         COUNTS.shine * off.shine;
-      return { id: look.id, distance, differs: differences(d, cloth, off) };
+      return { id: cloth.id, distance, differs: differences(d, cloth, off) };
     })
     .sort((a, b) => a.distance - b.distance || (a.id < b.id ? -1 : 1));
   return ranked.filter((c) => c.distance <= ranked[0]!.distance + NEARLY).slice(0, MOST);

@@ -19,6 +19,8 @@ export interface Couching {
   cautions: Caution[];
 }
 
+/** A hole is at least this much wider than the yarn. */
+export const HOLE_MARGIN = 1.1;
 const TAKE_UP = 1.06;
 const PER_START_M = 0.2;
 
@@ -29,11 +31,11 @@ const PER_START_M = 0.2;
 export function planCouching(r: CouchingRequest): Couching {
   const cautions: Caution[] = [];
   const yarnIn = mmToIn(r.yarnMm);
-  if (r.footHoleMm < 1.1 * r.yarnMm)
+  if (r.footHoleMm < HOLE_MARGIN * r.yarnMm)
     cautions.push({
       code: 'hole-too-small',
       severity: 'warn',
-      text: `A yarn of ${r.yarnMm} mm wants a hole of ${(1.1 * r.yarnMm).toFixed(1)} mm; this foot has ${r.footHoleMm} mm. Guide it by hand in front of a ruler foot, slowly.`,
+      text: `A yarn of ${r.yarnMm} mm wants a hole of ${(HOLE_MARGIN * r.yarnMm).toFixed(1)} mm; this foot has ${r.footHoleMm} mm. Guide it by hand in front of a ruler foot, slowly.`,
     });
   if (r.minRadiusIn < 2 * yarnIn)
     cautions.push({
@@ -51,7 +53,7 @@ export function planCouching(r: CouchingRequest): Couching {
   return {
     yarnM,
     skeins: Math.ceil(yarnM / r.skeinM - 1e-9),
-    foot: r.footHoleMm >= 1.1 * r.yarnMm ? 'couching' : 'ruler',
+    foot: r.footHoleMm >= HOLE_MARGIN * r.yarnMm ? 'couching' : 'ruler',
     ok: cautions.length === 0,
     cautions,
   };

@@ -68,7 +68,7 @@ export function density(request: DensityRequest): Density {
         severity: 'warn',
         text: `Zone ${zone.id} leaves gaps of ${zone.spacingIn} in; this batting allows ${allowed.toFixed(2)} in.`,
       });
-    if (zone.topTex != null && zone.fibre != null && t.id !== 'thread-painting') {
+    if (zone.topTex != null && zone.fibre != null && !t.pilesUp) {
       const cover = threadCover(lambda, t.backtrack, diameterMm({ tex: zone.topTex, fibre: zone.fibre }));
       if (cover > STIFF)
         cautions.push({

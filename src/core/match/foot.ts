@@ -1,7 +1,6 @@
 import type { Caution } from '../notes';
-import { safety } from '../cautions/cautions';
 import { features as featureTable } from '../tables/features';
-import { FOOT_LABEL, type FootId, type Technique, besideRuler } from '../tables/techniques';
+import { FOOT_LABEL, type FootId, type Technique } from '../tables/techniques';
 
 /**
  * The foot for a technique: raised work overrides it with the bowl foot, and a ruler against raised
@@ -27,7 +26,6 @@ export function chooseFoot(
       severity: 'note',
       text: 'The bowl foot glides over raised edges; sight of the line is less.',
     });
-  if (besideRuler(t)) cautions.push(safety('ruler-thickness'));
   if (owned.includes(wanted)) return { foot: wanted, cautions };
   const fallback = (['open-toe', 'closed', ...owned] as FootId[]).find((f) => owned.includes(f)) ?? 'closed';
   cautions.push({

@@ -1,7 +1,7 @@
 import type { MatchRequest } from './request';
-import { nothingSuits } from './nothing-suits';
+import { notForAChild, nothingSuits } from './nothing-suits';
 import type { MatchResult } from './setup';
-import { type Pair, type WeighedZone, weighZone } from './weigh-zone';
+import { type Pair, type TopChoice, type WeighedZone, weighZone } from './weigh-zone';
 
 const DEFAULT_LIMIT = 4;
 
@@ -16,15 +16,24 @@ export function match(request: MatchRequest): MatchResult {
   const zone = weighZone(request);
   if (zone.tops.length === 0 || zone.bobbins === 0)
     return { setups: [], weighed: 0, cautions: [nothingSuits(zone)] };
+  if (request.zone.use === 'baby' && zone.tops.every((t) => t.context.fibre.mono))
+    return { setups: [], weighed: 0, cautions: [notForAChild] };
   const setups = bestPairs(zone, limit).map(zone.setupOf);
   return { setups, weighed: zone.tops.length * zone.bobbins, cautions: [] };
 }
 
-/** Cheapest first; equal pairs by the ids of their threads, so that no order of the shelf shows through. */
+/** Cheapest first; equal pairs by their top's own share, then by the ids of their threads, so that no order of the shelf shows through. */
 export const inOrder = (a: Pair, b: Pair) =>
-  a.total - b.total || byText(a.top.thread.id, b.top.thread.id) || byText(a.bobbin.id, b.bobbin.id);
+  a.total - b.total ||
+  a.top.weighed.total - b.top.weighed.total ||
+  byText(a.top.thread.id, b.top.thread.id) ||
+  byText(a.bobbin.id, b.bobbin.id);
 
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+
+/** Tops by their own share, equal ones by id. */
+export const inOrderOfTops = (tops: readonly TopChoice[]): TopChoice[] =>
+  [...tops].sort((a, b) => a.weighed.total - b.weighed.total || byText(a.thread.id, b.thread.id));
 
 /**
  * The best pair of each top thread, best first; second pairs only when there are too few tops. Penalties are never
@@ -34,9 +43,10 @@ function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, limit: 
   const best: Pair[] = [];
   const others: Pair[] = [];
   const all = tops.length < limit;
-  for (const top of [...tops].sort((a, b) => a.weighed.total - b.weighed.total)) {
+  // A later top with an equal total comes after: it need not be weighed.
+  for (const top of inOrderOfTops(tops)) {
     const last = best[limit - 1]?.total ?? Infinity;
-    if (top.weighed.total > last) break;
+    if (top.weighed.total >= last) break;
     const pairs: Pair[] = [];
     let most = all ? Infinity : last;
     for (const bobbin of bobbinsFor(top)) {
@@ -47,7 +57,7 @@ function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, limit: 
       pairs.push(pair);
     }
     const [first, ...rest] = pairs.sort(inOrder);
-    if (first) best.push(first);
+    if (first && (all || first.total < last)) best.push(first);
     best.sort(inOrder);
     if (all) others.push(...rest);
   }

@@ -11,3 +11,11 @@ export function nothingSuits({ technique, topThreads, bobbins, refusal }: Weighe
         : (refusal ?? 'No needle in the drawer suits any of these threads.');
   return { code: 'nothing-suits', severity: 'stop', text };
 }
+
+/** A shelf of monofilament has nothing for a child's quilt. */
+export const notForAChild: Caution = {
+  code: 'nothing-suits',
+  severity: 'stop',
+  text: 'The shelf has only monofilament for this, and that is not for a child’s quilt: its stiff ends can cut or be swallowed.',
+  act: 'Buy a polyester filament of about tex 17 to 25, or a fine cotton.',
+};

@@ -1,12 +1,16 @@
 import { labOf, leastDeltaE } from '../colour/delta-e';
 import { type Fibre, fibres } from '../tables/fibres';
-import { BOBBIN_CRITERIA, colourPenalty } from './pairing';
+import { BOBBIN_CRITERIA, CRITERIA } from './criteria';
+import { colourPenalty } from './criteria/bobbin';
+import type { BobbinContext } from './criteria/criterion';
 import { type MatchRequest, type MatchThread, serves } from './request';
-import { costOf, type Weighed, weigh } from './weigh';
-import { CRITERIA } from './weights';
+import { costOf, sayOf, type Weighed, weigh } from './weigh';
 
-/** A bobbin thread under a top, and what it costs at least, by the lightness of its colour alone. */
+/** Bobbin threads that cost the same under any top, and what they cost at least by the lightness of their colour. */
 export interface RankedBobbin {
+  /** Equal but for what is left of each; by id. */
+  equals: readonly MatchThread[];
+  /** The first of them, which stands for all. */
   bobbin: MatchThread;
   bobbinFibre: Fibre;
   floor: number;
@@ -19,19 +23,40 @@ export interface BobbinBook {
   bobbinsFor(top: MatchThread): Iterable<RankedBobbin>;
   /** What a bobbin costs under a top by size, kind and colour. */
   costUnder(top: MatchThread, ranked: RankedBobbin): number;
-  /** The same judgement with its sentences, for the few that are looked at closely. */
-  looks(top: MatchThread, ranked: RankedBobbin): Weighed;
+  /** The same judgement criterion by criterion. */
+  weighed(top: MatchThread, bobbin: MatchThread): Weighed;
+  /** Its sentences, for the few that are looked at closely. */
+  says(top: MatchThread, bobbin: MatchThread): ReturnType<typeof sayOf>;
 }
 
 export function bobbinBook({
   threads,
   preferences = {},
   hold = {},
-}: Pick<MatchRequest, 'threads' | 'preferences' | 'hold'>): BobbinBook {
-  const bobbins = threads
-    .filter((t) => serves(t, 'bobbin') && (!hold.bobbinId || t.id === hold.bobbinId))
-    .map((bobbin) => ({ bobbin, bobbinFibre: fibres.get(bobbin.fibre, 'threads.fibre') }));
-  const { weight } = CRITERIA['bobbin-colour'];
+  backingHex,
+  wound: ready,
+}: Pick<MatchRequest, 'threads' | 'preferences' | 'hold' | 'backingHex' | 'wound'>): BobbinBook {
+  const wound = ready && new Map(ready.map((w) => [w.id, w.bobbins]));
+  // Cones of one line and colour cost alike, unless it matters that it is the very same thread.
+  const kindOf = (t: MatchThread) =>
+    preferences.bobbin === 'same' || !t.hex
+      ? t.id
+      : `${t.tex} ${t.fibre} ${t.hex} ${(wound?.get(t.id) ?? 0) > 0}`;
+  const kinds = new Map<string, MatchThread[]>();
+  let count = 0;
+  for (const t of threads) {
+    if (!serves(t, 'bobbin') || (hold.bobbinId && t.id !== hold.bobbinId)) continue;
+    count++;
+    const kind = kindOf(t);
+    const own = kinds.get(kind);
+    if (own) own.push(t);
+    else kinds.set(kind, [t]);
+  }
+  const bobbins = [...kinds.values()].map((list) => {
+    const equals = list.sort((a, b) => (a.id < b.id ? -1 : 1));
+    return { equals, bobbin: equals[0]!, bobbinFibre: fibres.get(equals[0]!.fibre, 'threads.fibre') };
+  });
+  const { weight } = CRITERIA['bobbin-colour']!;
   const plain = bobbins.filter((b) => !b.bobbin.hex);
   const byLightness = bobbins
     .flatMap((b) => (b.bobbin.hex ? [{ ...b, lab: labOf(b.bobbin.hex) }] : []))
@@ -51,35 +76,36 @@ export function bobbinBook({
     let down = up - 1;
     while (down >= 0 || up < byLightness.length) {
       const [below, above] = [floorAt(down), floorAt(up)];
-      const { bobbin, bobbinFibre } = byLightness[below < above ? down-- : up++]!;
-      yield { bobbin, bobbinFibre, floor: Math.min(below, above) };
+      const { equals, bobbin, bobbinFibre } = byLightness[below < above ? down-- : up++]!;
+      yield { equals, bobbin, bobbinFibre, floor: Math.min(below, above) };
     }
   }
 
-  // Cones of one line and colour cost alike, unless it matters that it is the very same thread.
-  const kindOf = (t: MatchThread) =>
-    preferences.bobbin === 'same' || !t.hex ? t.id : `${t.tex} ${t.fibre} ${t.hex}`;
   const known = new Map<string, Map<string, number>>();
-  const context = (top: MatchThread, { bobbin, bobbinFibre }: RankedBobbin) => ({
+  const context = (top: MatchThread, bobbin: MatchThread, bobbinFibre: Fibre): BobbinContext => ({
     top,
     preferences,
     bobbin,
     bobbinFibre,
+    backingHex,
+    wound,
   });
+  const fibreOf = (t: MatchThread) => fibres.get(t.fibre, 'threads.fibre');
   return {
-    count: bobbins.length,
+    count,
     bobbinsFor: outwards,
-    costUnder(top, ranked) {
+    costUnder(top, { bobbin, bobbinFibre }) {
       const kind = kindOf(top);
       let costs = known.get(kind);
       if (!costs) known.set(kind, (costs = new Map()));
-      let cost = costs.get(ranked.bobbin.id);
+      let cost = costs.get(bobbin.id);
       if (cost === undefined) {
-        cost = costOf(BOBBIN_CRITERIA, context(top, ranked));
-        costs.set(ranked.bobbin.id, cost);
+        cost = costOf(BOBBIN_CRITERIA, context(top, bobbin, bobbinFibre));
+        costs.set(bobbin.id, cost);
       }
       return cost;
     },
-    looks: (top, ranked) => weigh(BOBBIN_CRITERIA, context(top, ranked)),
+    weighed: (top, bobbin) => weigh(BOBBIN_CRITERIA, context(top, bobbin, fibreOf(bobbin))),
+    says: (top, bobbin) => sayOf(BOBBIN_CRITERIA, context(top, bobbin, fibreOf(bobbin))),
   };
 }

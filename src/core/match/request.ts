@@ -5,9 +5,31 @@ import type { BobbinSize } from '../usage/usage';
 import type { FaultRecord } from '../faults/rates';
 import type { Use, VisibilityWish } from '../fields/lists';
 
+/** What a cloth of a zone is there for. */
+export const CLOTH_ROLES = ['ground', 'print', 'motif'] as const;
+export type ClothRole = (typeof CLOTH_ROLES)[number];
+
+export interface MatchCloth {
+  fabric: string;
+  name?: string;
+  hex?: string;
+  share?: number;
+  role?: ClothRole;
+  /** False: the stitching leaves it alone, and its colour counts for nothing. */
+  sewnOver?: boolean;
+  /** 0 solid, 1 tone on tone, 2 print, 3 loud print; of the studio's own cloth, not of the kind. */
+  busyness?: number;
+}
+
+/** A yarn that is couched. */
+export interface MatchYarn {
+  diameterMm: number;
+  hex?: string;
+}
+
 export interface MatchZone {
   /** Its cloths; a name is as the person knows it. */
-  top: readonly { fabric: string; name?: string; hex?: string; share?: number }[];
+  top: readonly MatchCloth[];
   features?: readonly string[];
   backing: string;
   battingId: string;
@@ -27,13 +49,13 @@ export interface MatchThread {
   tex: number;
   fibre: string;
   hex?: string;
+  /** Its colours along its length, where it has several. */
+  hexes?: readonly string[];
   remainingM?: number;
   role?: 'top' | 'bobbin' | 'both';
   labelNeedleNm?: readonly [number, number];
   /** As the person knows it; ids stand in when left out. */
   name?: string;
-  /** Bobbins of this thread wound and ready, where the studio counts them. */
-  bobbinsWound?: number;
 }
 
 /** Whether a thread may be used above or below. */
@@ -49,6 +71,8 @@ export interface MatchNeedle {
 export interface MatchMachine extends StitchMachine {
   feet: readonly string[];
   bobbinMm: BobbinSize;
+  /** Hole of its couching foot, mm. */
+  couchingHoleMm?: number | null;
 }
 
 export interface MatchPreferences {
@@ -68,8 +92,20 @@ export interface MatchRequest {
   preferences?: MatchPreferences;
   /** Parts the quilter holds; the rest adapts. */
   hold?: { topId?: string; bobbinId?: string; nm?: number; spi?: number };
-  /** The top threads standing for the quilt's other zones, with the zone's letter. */
-  others?: readonly { zone: string; topId: string }[];
+  /** The top threads and needles standing for the quilt's other zones, with the zone's letter. */
+  others?: readonly { zone: string; topId: string; needleNm?: number }[];
+  /** The backing's colour. */
+  backingHex?: string;
+  /** How it will be washed; tumbled is the usual case for what is used. */
+  wash?: 'gentle' | 'tumble';
+  /** How often each line is sewn on purpose. */
+  retraced?: number;
+  /** The yarn that is couched. */
+  yarn?: MatchYarn;
+  /** Bobbins wound and ready, by thread, where the studio counts them. */
+  wound?: readonly { id: string; bobbins: number }[];
+  /** Share of the batting's rating that is used. */
+  gapShare?: number;
   /** Metres of each thread that the quilt's other zones will take, by thread id. */
   claimedM?: Readonly<Record<string, number>>;
   /** The studio's own log: faults and stitches by top thread, and of all its work. */

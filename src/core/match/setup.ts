@@ -15,7 +15,7 @@ export interface Setup {
   mode: Mode;
   idleSpm: number;
   maxInPerS: number;
-  /** Usual hand speed of the technique, in/s. */
+  /** The speed the hands should keep: usual for the technique, and what cloth and thread allow, in/s. */
   handInPerS: number;
   curve: Curve;
   topGf: number;
@@ -27,12 +27,17 @@ export interface Setup {
   /** Thread for the zone in metres; null when its area is not known. */
   topM: number | null;
   bobbinM: number | null;
+  /** Sum of the weighted penalties, 0 ideal. */
+  total: number;
   /** 100 is ideal; a set-up with twice the penalties scores lower. */
   score: number;
   /** Weighted penalty by criterion, 0 ideal. */
   parts: Record<string, number>;
   reasons: Reason[];
+  /** What this zone causes, and what to do. */
   cautions: Caution[];
+  /** Safety that holds for every set-up of its kind; it stands once on the card. */
+  safety: Caution[];
 }
 
 export interface MatchResult {

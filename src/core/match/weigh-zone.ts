@@ -1,27 +1,31 @@
-import { lineDensity, sewnLengthIn } from '../density/line-density';
+import { sewnLengthIn } from '../density/line-density';
 import { faultRates } from '../faults/rates';
 import { type Caution, CoreError, type Reason } from '../notes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
 import { regulate, type RegulateRequest, type Regulation } from '../stitch/regulate';
 import { fabrics } from '../tables/fabrics';
+import { features } from '../tables/features';
 import { fibres } from '../tables/fibres';
 import { type Technique, techniques } from '../tables/techniques';
 import { startTension, type TensionStart } from '../tension/start';
 import { diameterMm } from '../thread/thread';
 import { usage, type Usage } from '../usage/usage';
-import { TOP_CRITERIA } from './criteria';
+import { type Criterion, PAIR_CRITERIA, TOP_CRITERIA } from './criteria';
+import type { PairContext, TopContext } from './criteria/criterion';
 import { chooseFoot } from './foot';
-import { PAIR_CRITERIA } from './pairing';
 import { type BobbinBook, bobbinBook, type RankedBobbin } from './rank-bobbins';
 import { type PickedNeedle, pickNeedle } from './pick-needle';
 import { type MatchNeedle, type MatchRequest, type MatchThread, serves } from './request';
+import { standingSafety } from './safety';
 import type { Setup } from './setup';
-import { type Weighed, weigh } from './weigh';
-import type { Criterion } from './weights';
+import { sayOf, type Weighed, weigh } from './weigh';
 import { zoneCautions } from './zone-cautions';
+import { zoneFacts } from './zone-facts';
 
 /** In a zone of couching the hands need a second of warning. */
 const COUCHING_IN_PER_S = 1;
+/** A backing that creeps is sewn so much slower. */
+const CREEPING = 0.8;
 const STARTS_PER_100_IN2 = 1;
 
 /** A top thread with its needle and stitch, weighed before any bobbin. */
@@ -29,6 +33,7 @@ export interface TopChoice {
   thread: MatchThread;
   needle: PickedNeedle;
   regulation: Regulation;
+  context: TopContext;
   weighed: Weighed;
 }
 
@@ -38,6 +43,7 @@ export interface Pair {
   bobbin: MatchThread;
   tension: TensionStart;
   used: Usage | null;
+  context: PairContext;
   weighed: Weighed;
   total: number;
 }
@@ -69,6 +75,12 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     throw new CoreError('zone-without-fabric', 'Say which cloth lies in this zone first.', 'zone.top');
   const technique = techniques.get(zone.technique, 'zone.technique');
   fabrics.get(zone.backing, 'zone.backing');
+  if (zone.top.every((t) => t.sewnOver === false))
+    throw new CoreError(
+      'nothing-sewn-over',
+      'Every cloth of this zone is left alone: say which of them the stitching goes over.',
+      'zone.top',
+    );
   const sandwich: Sandwich = {
     top: zone.top,
     battingId: zone.battingId,
@@ -82,7 +94,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
   const lengthIn = area === null ? undefined : zone.lengthIn;
   const sewn =
     area === null ? null : sewnLengthIn({ technique: technique.id, spacingIn, areaIn2: area, lengthIn });
-  const lambda = lineDensity(technique, spacingIn, area ?? 1, lengthIn);
+  const facts = zoneFacts(zone, technique, spacingIn, request);
   const record = request.record && faultRates(request.record);
   const ask = {
     technique: technique.id,
@@ -112,18 +124,17 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
       refusal ??= why;
       continue;
     }
-    const weighed = weigh(TOP_CRITERIA, {
-      zone,
+    const context: TopContext = {
+      facts,
       technique,
       thread,
       fibre: fibres.get(thread.fibre, 'threads.fibre'),
       threadMm: diameterMm(thread),
-      lambda,
       needle,
       others: request.others,
       record,
-    });
-    tops.push({ thread, needle, regulation, weighed });
+    };
+    tops.push({ thread, needle, regulation, context, weighed: weigh(TOP_CRITERIA, context) });
   }
 
   const usageOf = (top: TopChoice, bobbin: MatchThread) =>
@@ -138,28 +149,38 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
           bobbin,
           bobbinMm: machine.bobbinMm,
         });
-  const pairOf = (top: TopChoice, ranked: RankedBobbin): Pair => {
-    const { bobbin } = ranked;
-    const looks = book.looks(top.thread, ranked);
-    const { nm, eye } = top.needle;
-    const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich });
-    const used = usageOf(top, bobbin);
-    const runs = weigh(PAIR_CRITERIA, {
-      top: top.thread,
-      bobbin,
-      tension,
-      usage: used,
-      claimedM: request.claimedM,
-    });
-    const weighed = {
-      total: looks.total + runs.total,
-      parts: { ...looks.parts, ...runs.parts },
-      reasons: [...looks.reasons, ...runs.reasons],
-      cautions: [...looks.cautions, ...runs.cautions],
+  const wound = request.wound && new Map(request.wound.map((w) => [w.id, w.bobbins]));
+  const pairOf = (top: TopChoice, { equals }: RankedBobbin): Pair => {
+    const pairWith = (bobbin: MatchThread): Pair => {
+      const { nm, eye } = top.needle;
+      const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich });
+      const used = usageOf(top, bobbin);
+      const context = { top: top.thread, bobbin, tension, usage: used, claimedM: request.claimedM, wound };
+      const looks = book.weighed(top.thread, bobbin);
+      const runs = weigh(PAIR_CRITERIA, context);
+      const weighed = { total: looks.total + runs.total, parts: { ...looks.parts, ...runs.parts } };
+      return { top, bobbin, tension, used, context, weighed, total: top.weighed.total + weighed.total };
     };
-    return { top, bobbin, tension, used, weighed, total: top.weighed.total + weighed.total };
+    // Equal bobbins differ only in what is left of them: the first that suffices, else the first.
+    let best = pairWith(equals[0]!);
+    for (let i = 1; i < equals.length && best.weighed.parts.stock! > 0; i++) {
+      const next = pairWith(equals[i]!);
+      if (next.total < best.total) best = next;
+    }
+    return best;
   };
-  const shared = [...foot.cautions, ...zoneCautions(zone, technique, first.mode, spacingIn)];
+  const shared = [...foot.cautions, ...zoneCautions(request, technique, spacingIn)];
+  const caps = [
+    ...(zone.features ?? []).flatMap((f) => features.get(f).handInPerS ?? []),
+    ...(technique.couches ? [COUCHING_IN_PER_S] : []),
+  ];
+  const slower = fabrics.get(zone.backing).creeps >= 2 ? CREEPING : 1;
+  const handOf = (top: TopChoice) =>
+    Math.min(
+      technique.handInPerS * slower * top.context.fibre.handFactor,
+      top.regulation.maxInPerS,
+      ...caps,
+    );
   return {
     technique,
     topThreads,
@@ -169,7 +190,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     bobbinsFor: (top) => book.bobbinsFor(top.thread),
     costUnder: (top, bobbin) => book.costUnder(top.thread, bobbin),
     pairOf,
-    setupOf: (pair) => asSetup(pair, technique, foot.foot, shared),
+    setupOf: (pair) => asSetup(pair, technique, foot.foot, shared, handOf(pair.top), book),
   };
 }
 
@@ -182,9 +203,13 @@ function fitNeedle(
   { needles, preferences = {}, hold }: MatchRequest,
 ) {
   const held = hold?.nm === undefined ? needles : heldNeedles(needles, hold.nm);
-  const pick = (spi: number) => pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey');
+  const t = techniques.get(ask.technique);
+  const basteInPerS = t.singleStitches ? t.handInPerS : undefined;
+  const pick = (spi: number) =>
+    pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey', basteInPerS);
+  const { fewerSpi } = fibres.get(thread.fibre, 'threads.fibre');
   let { picked, refusal } = pick(firstSpi);
-  const regulation = regulate({ ...ask, needleNm: picked?.nm });
+  const regulation = regulate({ ...ask, fewerSpi, needleNm: picked?.nm });
   if (picked && regulation.spi !== firstSpi) ({ picked, refusal } = pick(regulation.spi));
   return { needle: picked, regulation, refusal };
 }
@@ -199,7 +224,6 @@ function heldNeedles(needles: MatchRequest['needles'], nm: number): MatchNeedle[
 const BELONGS: Record<string, Criterion> = {
   'eye-tight': 'eye',
   'eye-roomy': 'eye',
-  'eye-clear': 'eye',
   'eye-large-better': 'eye',
   'flex-high': 'flex',
   'needle-break-eyes': 'flex',
@@ -213,21 +237,35 @@ const BELONGS: Record<string, Criterion> = {
 const tagged = <T extends Reason>(notes: readonly T[]): T[] =>
   notes.map((n) => (BELONGS[n.code] ? { ...n, from: BELONGS[n.code] } : n));
 
-const byCode = <T extends Reason>(notes: readonly T[]): T[] => [
-  ...new Map(notes.map((n) => [n.code + n.text, n])).values(),
-];
+/** Nothing is said twice: one sentence a code, the first. */
+const onceEach = <T extends Reason>(notes: readonly T[]): T[] => [
+  ...new Map([...notes].reverse().map((n) => [n.code, n])).values(),
+].reverse();
 const order = { stop: 0, warn: 1, note: 2 } as const;
 
-function asSetup(p: Pair, t: Technique, foot: Setup['foot'], shared: readonly Caution[]): Setup {
+function asSetup(
+  p: Pair,
+  t: Technique,
+  foot: Setup['foot'],
+  shared: readonly Caution[],
+  handInPerS: number,
+  book: BobbinBook,
+): Setup {
   const { top, tension, used } = p;
   const { needle, regulation } = top;
+  const said = sayOf(TOP_CRITERIA, top.context);
+  const below = book.says(top.thread, p.bobbin);
+  const runs = sayOf(PAIR_CRITERIA, p.context);
   const cautions = [
-    ...top.weighed.cautions,
-    ...p.weighed.cautions,
+    ...said.cautions,
+    ...below.cautions,
+    ...runs.cautions,
     ...tagged(needle.choice.cautions),
     ...tagged(regulation.cautions),
     ...shared,
   ];
+  const safety = standingSafety(t, regulation.mode);
+  const stands = new Set(safety.map((c) => c.code));
   return {
     topId: top.thread.id,
     bobbinId: p.bobbin.id,
@@ -237,8 +275,8 @@ function asSetup(p: Pair, t: Technique, foot: Setup['foot'], shared: readonly Ca
     stitchMm: regulation.stitchMm,
     mode: regulation.mode,
     idleSpm: regulation.idleSpm,
-    maxInPerS: t.id === 'couching' ? Math.min(COUCHING_IN_PER_S, regulation.maxInPerS) : regulation.maxInPerS,
-    handInPerS: t.handInPerS,
+    maxInPerS: regulation.maxInPerS,
+    handInPerS,
     curve: regulation.curve,
     topGf: tension.topGf,
     bobbinGf: tension.bobbinGf,
@@ -248,15 +286,20 @@ function asSetup(p: Pair, t: Technique, foot: Setup['foot'], shared: readonly Ca
     flexIndex: needle.size.flexIndex,
     topM: used?.topM ?? null,
     bobbinM: used?.bobbinM ?? null,
-    score: 100 / (1 + p.total / 4),
+    total: p.total,
+    score: 100 / (1 + p.total),
     parts: { ...top.weighed.parts, ...p.weighed.parts },
-    reasons: byCode([
-      ...top.weighed.reasons,
+    reasons: onceEach([
+      ...said.reasons,
       ...tagged(needle.choice.reasons),
-      ...p.weighed.reasons,
+      ...below.reasons,
+      ...runs.reasons,
       ...regulation.reasons,
       ...tagged(tension.reasons),
     ]),
-    cautions: byCode(cautions).sort((a, b) => order[a.severity] - order[b.severity]),
+    cautions: onceEach(cautions)
+      .filter((c) => !stands.has(c.code))
+      .sort((a, b) => order[a.severity] - order[b.severity]),
+    safety,
   };
 }

@@ -1,30 +1,39 @@
 import type { Caution, Reason } from '../notes';
-import type { CriterionOf } from './criteria';
-import { CRITERIA } from './weights';
+import type { CriterionOf } from './criteria/criterion';
 
-/** What all criteria together say: weighted penalties, their sum, and the sentences. */
+/** Weighted penalties by criterion, and their sum. */
 export interface Weighed {
   total: number;
   parts: Record<string, number>;
-  reasons: Reason[];
-  cautions: Caution[];
 }
 
-/** Judges by each criterion and weighs the penalties by CRITERIA. */
+/** Judges by each criterion and weighs the penalties: numbers only. */
 export function weigh<C>(criteria: readonly CriterionOf<C>[], context: C): Weighed {
-  const out: Weighed = { total: 0, parts: {}, reasons: [], cautions: [] };
+  const out: Weighed = { total: 0, parts: {} };
   for (const criterion of criteria) {
-    const { penalty, reason, caution } = criterion.judge(context);
-    const part = CRITERIA[criterion.id].weight * penalty;
+    const part = criterion.weight * criterion.cost(context);
     out.parts[criterion.id] = part;
     out.total += part;
-    // Marked in place: a judgement is made anew each time, and ten thousand copies a match are felt.
-    if (reason) out.reasons.push(Object.assign(reason, { from: criterion.id }));
-    if (caution) out.cautions.push(Object.assign(caution, { from: criterion.id }));
   }
   return out;
 }
 
-/** What all criteria together cost, without their sentences. */
-export const costOf = <C>(criteria: readonly CriterionOf<C>[], context: C): number =>
-  criteria.reduce((sum, c) => sum + CRITERIA[c.id].weight * c.judge(context).penalty, 0);
+/** What all criteria together cost. */
+export function costOf<C>(criteria: readonly CriterionOf<C>[], context: C): number {
+  let total = 0;
+  for (const c of criteria) total += c.weight * c.cost(context);
+  return total;
+}
+
+/** The sentences of what was weighed, each marked with its criterion. */
+export function sayOf<C>(criteria: readonly CriterionOf<C>[], context: C): { reasons: Reason[]; cautions: Caution[] } {
+  const reasons: Reason[] = [];
+  const cautions: Caution[] = [];
+  for (const c of criteria) {
+    if (!c.say) continue;
+    const { reason, caution } = c.say(context, c.cost(context));
+    if (reason) reasons.push({ ...reason, from: c.id });
+    if (caution) cautions.push({ ...caution, from: c.id });
+  }
+  return { reasons, cautions };
+}

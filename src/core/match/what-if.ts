@@ -6,7 +6,7 @@ import { techniques } from '../tables/techniques';
 import { match } from './match';
 import type { MatchRequest, MatchThread } from './request';
 import type { Setup } from './setup';
-import { CRITERIA, type Criterion } from './weights';
+import { CRITERIA, type Criterion } from './criteria';
 import type { Shift } from './whole-quilt';
 
 /** One thing that would have to be true, worded to follow “It would be best here if”. */
@@ -56,7 +56,7 @@ const IDEAL_BOBBIN = 0.65;
 const PAIRED = 6;
 const MOST_PAIRS = 3;
 
-const penaltyOf = (s: Setup) => 4 * (100 / s.score - 1);
+const penaltyOf = (s: Setup) => s.total;
 
 /**
  * What would have to be true for a thread to be the best of the shelf here. Every single change of the wish, the
@@ -134,7 +134,7 @@ function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
       apply: withZone({ spacingIn: g }),
     })),
     ...techniques.rows
-      .filter((x) => x.id !== t.id && x.id !== 'baste' && (x.id === 'couching') === (t.id === 'couching'))
+      .filter((x) => x.id !== t.id && x.stabilises !== 'always' && x.couches === t.couches)
       .map((x) => ({
         code: 'technique',
         text: `the zone were sewn as ${x.label}`,

@@ -88,7 +88,7 @@ test('a pair that stands is kept, and the others gather round it', () => {
   const keep = { topId: 'Gossamer 100 Oat', bobbinId: 'Gossamer 100 Oat' };
   const whole = matchWhole({
     ...request,
-    topPrice: 3,
+    topPrice: 6,
     zones: request.zones.map((z) => (z.id === 'C' ? { ...z, keep } : z)),
   });
   const c = whole.zones.find((z) => z.id === 'C')!;

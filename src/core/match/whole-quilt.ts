@@ -6,7 +6,7 @@ import { type BobbinBook, bobbinBook } from './rank-bobbins';
 import type { MatchRequest, MatchZone } from './request';
 import type { Setup } from './setup';
 import { type Pair, weighZone } from './weigh-zone';
-import { CRITERIA, type Criterion } from './weights';
+import { CRITERIA, type Criterion } from './criteria';
 
 export interface WholeQuiltRequest extends Omit<
   MatchRequest,
@@ -55,8 +55,8 @@ export interface WholeQuilt {
 }
 
 /** A further top thread is worth a thread that blends a little less well, not one that shows (judgement). */
-export const TOP_PRICE = 0.45;
-export const BOBBIN_PRICE = 0.2;
+export const TOP_PRICE = 0.2;
+export const BOBBIN_PRICE = 0.1;
 
 interface Weighed {
   id: string;

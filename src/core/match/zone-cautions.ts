@@ -1,38 +1,63 @@
 import { safety } from '../cautions/cautions';
 import { gapLimitIn } from '../density/density';
+import { HOLE_MARGIN } from '../couching/couching';
 import type { Caution } from '../notes';
-import type { Mode } from '../stitch/machine';
+import { battings } from '../tables/battings';
+import { fabrics } from '../tables/fabrics';
 import { features as featureTable } from '../tables/features';
-import { type Technique, besideRuler } from '../tables/techniques';
-import type { MatchZone } from './request';
+import type { Technique } from '../tables/techniques';
+import type { MatchRequest } from './request';
 
-/** Features whose advice belongs on every card of the zone; abrasive ones speak through their criterion. */
-const ADVISED = [
-  'beads',
-  'pocket-open',
-  'bulky-seams',
-  'fusible-web',
-  'glue',
-  'dense-embroidery',
-  'full-area',
-  'knots',
-];
+/** A batting this high is pushed ahead to the crossings of a grid, mm. */
+const HIGH_LOFT_MM = 7;
 
-/** What to mind in a zone whatever thread is chosen. */
-export function zoneCautions(zone: MatchZone, t: Technique, mode: Mode, spacingIn: number): Caution[] {
+/** What this zone causes, whatever thread is chosen; safety that holds for every set-up stands once on the card. */
+export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: number): Caution[] {
+  const { zone, machine } = request;
   const cautions: Caution[] = [];
-  const features = zone.features ?? [];
-  const limit = gapLimitIn(zone.battingId, zone.battingMaxGapIn);
-  if (spacingIn > limit)
+  const features = (zone.features ?? []).map((f) => featureTable.get(f, 'zone.features'));
+  const limit = gapLimitIn(zone.battingId, zone.battingMaxGapIn, request.gapShare);
+  if (t.area && spacingIn > limit)
     cautions.push({
       code: 'batting-gap',
       severity: 'warn',
       text: `Gaps of ${spacingIn} in; this batting allows ${limit.toFixed(1)} in.`,
+      act: 'Bring the lines closer, or add lines between.',
     });
-  for (const id of features.filter((f) => ADVISED.includes(f)))
-    cautions.push({ code: id, severity: 'note', text: featureTable.get(id).advice });
-  if (features.includes('beads') && zone.use === 'baby') cautions.push(safety('small-parts-child', 'stop'));
-  if (features.includes('bulky-seams') || besideRuler(t)) cautions.push(safety('needle-break-eyes'));
-  if (mode === 'idling' || besideRuler(t) || t.id === 'couching') cautions.push(safety('hands-near-needle'));
+  for (const f of features.filter((x) => x.advised))
+    cautions.push({ code: f.id, severity: 'note', text: f.advice });
+  if (features.some((f) => f.smallParts) && zone.use === 'baby')
+    cautions.push(safety('small-parts-child', 'stop'));
+  if (features.some((f) => f.breaksNeedles)) cautions.push(safety('needle-break-eyes'));
+  if (t.stabilises === 'ditch' && features.some((f) => f.id === 'open-seam-pressed'))
+    cautions.push({
+      code: 'open-seam-pressed',
+      severity: 'note',
+      text: featureTable.get('open-seam-pressed').advice,
+    });
+  const batting = battings.get(zone.battingId, 'zone.battingId');
+  if (t.crosses && batting.loftMm >= HIGH_LOFT_MM)
+    cautions.push({
+      code: 'loft-pushed',
+      severity: 'note',
+      text: 'High loft is pushed ahead to the crossings of a grid.',
+      act: 'Sew from the middle outwards, ease it under the foot, keep the tension low.',
+    });
+  const backing = fabrics.get(zone.backing, 'zone.backing');
+  if (backing.creeps >= 2)
+    cautions.push({
+      code: 'backing-creeps',
+      severity: 'note',
+      text: `${backing.label[0]!.toUpperCase()}${backing.label.slice(1)} below creeps and drags.`,
+      act: 'Baste the sides closer, and sew more slowly.',
+    });
+  const hole = machine.couchingHoleMm;
+  if (t.couches && request.yarn && hole != null && hole < HOLE_MARGIN * request.yarn.diameterMm)
+    cautions.push({
+      code: 'hole-too-small',
+      severity: 'warn',
+      text: `The yarn of ${request.yarn.diameterMm} mm does not run through the couching foot’s hole of ${hole} mm.`,
+      act: 'Guide it by hand before the ruler foot, or take a thinner yarn.',
+    });
   return cautions;
 }

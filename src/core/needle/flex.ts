@@ -1,4 +1,4 @@
-import { spiToMm } from '../units/length';
+import { inToMm, spiToMm } from '../units/length';
 
 // Steel, and a free length that suits a needle in its clamp on a frame machine.
 const YOUNG_N_MM2 = 206_000;
@@ -23,9 +23,19 @@ export function needleStiffness(nm: number): number {
  * 0.30 mm. Up to 1.2 best, to 1.6 usable with a caution, above 2 refused.
  * @example flexIndex(100, 11, 1) // 1.00
  */
-export function flexIndex(nm: number, spi: number, firmness: number): number {
+export const flexIndex = (nm: number, spi: number, firmness: number): number =>
+  bend(nm, IN_CLOTH * spiToMm(spi), firmness);
+
+/** Single basting stitches are quick ones of a needle at this rate, per minute: the hands' travel meanwhile bends it. */
+const BASTE_SPM = 1500;
+
+/** Flex index of a single basting stitch at a hand speed in in/s: the length of the stitch does not matter. */
+export const basteFlexIndex = (nm: number, inPerS: number, firmness: number): number =>
+  bend(nm, (inToMm(inPerS) * IN_CLOTH * 60) / BASTE_SPM, firmness);
+
+function bend(nm: number, travelMm: number, firmness: number): number {
   const cloth = CLOTH_N_MM * firmness;
-  return (IN_CLOTH * spiToMm(spi) * (cloth / (cloth + needleStiffness(nm)))) / UNIT_MM;
+  return (travelMm * (cloth / (cloth + needleStiffness(nm)))) / UNIT_MM;
 }
 
 export const FLEX_BEST = 1.2;

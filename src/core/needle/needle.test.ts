@@ -69,7 +69,7 @@ describe('the point', () => {
   test.each([
     [['quilting-cotton'], 'sharp'],
     [['quilting-cotton', 'batik'], 'micro-sharp'],
-    [['lawn-voile'], 'micro-sharp'],
+    [['lawn-voile'], 'sharp'],
   ])('%j asks for a %s one', (top, point) => expect(pointFor(top)).toBe(point));
   test('a knit decides over a dense weave: a sharp point cuts its loops', () => {
     const knit = fabrics.rows.find((f) => f.point === 'light-ball')!;

@@ -7,7 +7,7 @@ import { EYE_SHARE, type Eye, NEEDLE_SIZES, type Point, usSize } from '../tables
 import { firmness, holeMemory, type Sandwich } from '../sandwich/sandwich';
 import type { Thread } from '../thread/thread';
 import { EYE_BEST, EYE_USABLE, eyeRatio } from './eye';
-import { FLEX_BEST, FLEX_LAST_RESORT, FLEX_USABLE, flexIndex } from './flex';
+import { basteFlexIndex, FLEX_BEST, FLEX_LAST_RESORT, FLEX_USABLE, flexIndex } from './flex';
 import { KEEPS_HOLES, perforation, PERFORATION_REFUSE, PERFORATION_WARN } from './perforation';
 
 export type Verdict = 'best' | 'usable' | 'refused';
@@ -21,6 +21,8 @@ export interface NeedleRequest {
   eye?: Eye;
   /** The maker's note on the cone rules ('obey') or advises ('weigh'). */
   labelRule?: 'obey' | 'weigh';
+  /** Hand speed of single basting stitches, in/s: then the travel between them does not bend the needle. */
+  basteInPerS?: number;
 }
 
 export interface SizeVerdict {
@@ -44,6 +46,8 @@ export interface NeedleChoice {
 }
 
 const REFUSED = 10;
+/** A roomy eye is half the fault that a tight one is. */
+const ROOMY = 0.5;
 /** Among equals the thinner blade marks the cloth less. */
 const PER_HUNDREDTH_MM = 0.002;
 const OUTSIDE_LABEL = 0.8;
@@ -60,9 +64,12 @@ const outside = (
 function judge(nm: number, request: NeedleRequest, firm: number, memory: number): SizeVerdict {
   const eye = request.eye ?? 'standard';
   const ratio = eyeRatio(request.thread, nm, eye);
-  const flex = flexIndex(nm, request.spi, firm);
+  const flex =
+    request.basteInPerS === undefined
+      ? flexIndex(nm, request.spi, firm)
+      : basteFlexIndex(nm, request.basteInPerS, firm);
   const holes = perforation(nm, request.spi);
-  const eyePenalty = outside(ratio, EYE_BEST, EYE_USABLE);
+  const eyePenalty = outside(ratio, EYE_BEST, EYE_USABLE) * (ratio < EYE_BEST[0] ? ROOMY : 1);
   const flexPenalty = flex <= FLEX_BEST ? 0 : (flex - FLEX_BEST) / (FLEX_USABLE - FLEX_BEST);
   const keeps = memory >= KEEPS_HOLES;
   const holePenalty = keeps ? Math.max(0, (holes - 0.45) / (PERFORATION_WARN - 0.45)) * 0.5 : 0;
@@ -88,14 +95,10 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
   };
 }
 
-/** The point the cloths ask for: a light ball for knits, micro-sharp for dense weaves, else sharp. */
+/** The point the cloths ask for, as their rows advise; the first in this order where they differ. */
 export function pointFor(top: readonly string[]): Point {
   const points = top.map((id) => fabrics.get(id, 'top').point);
-  return points.includes('light-ball')
-    ? 'light-ball'
-    : points.includes('micro-sharp')
-      ? 'micro-sharp'
-      : 'sharp';
+  return (['light-ball', 'micro-sharp'] as const).find((p) => points.includes(p)) ?? 'sharp';
 }
 
 const inRange = (nm: number, range: readonly [number, number]) => nm >= range[0] && nm <= range[1];
@@ -139,7 +142,8 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
     (n, f) => Math.max(n, featureTable.get(f, 'features').largerNeedle),
     0,
   );
-  if (up > 0 && chosen) {
+  // Knits stay at the size their stretch allows.
+  if (up > 0 && chosen && !topIds.some((id) => fabrics.get(id).knit)) {
     const from = chosen;
     const thicker = allowed.filter(
       (s) => s.nm > from.nm && (!label || labelRule !== 'obey' || inRange(s.nm, label)),
@@ -148,7 +152,7 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
     if (chosen !== from)
       reasons.push({
         code: 'abrasive-larger',
-        text: `One size up to Nm ${chosen.nm}: a wider eye spares the thread on a rough print.`,
+        text: `One size up, to Nm ${chosen.nm}: a wider eye spares the thread where it is cut at.`,
       });
   }
   if (!chosen) {
@@ -160,7 +164,10 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
     return { best: null, sizes, reasons, cautions };
   }
   explain(chosen, request, firm, memory, reasons, cautions);
-  if (flexIndex(chosen.nm, request.spi, firmness(sandwich, true)) > FLEX_USABLE)
+  if (
+    request.basteInPerS === undefined &&
+    flexIndex(chosen.nm, request.spi, firmness(sandwich, true)) > FLEX_USABLE
+  )
     cautions.push(safety('needle-break-eyes'));
   return { best: { nm: chosen.nm, us: chosen.us, point: pointFor(topIds) }, sizes, reasons, cautions };
 }
@@ -182,12 +189,11 @@ function explain(
       text: `Thread fills ${ratio} of the eye: it may rub and shred.`,
       act: `Try a larger needle${request.eye === 'large' ? '' : ' or a large eye'}.`,
     });
-  else if (size.eyeRatio < EYE_BEST[0])
+  else if (size.parts.eye > 0.1)
     reasons.push({
       code: 'eye-roomy',
       text: `Thread fills only ${ratio} of the eye: it has room to wander, and the hole stays larger than the thread. The blade is this thick to stay straight.`,
     });
-  else reasons.push({ code: 'eye-clear', text: `Thread fills ${ratio} of the eye: clear.` });
   if (fibre.eye === 'large' && (request.eye ?? 'standard') === 'standard')
     reasons.push({ code: 'eye-large-better', text: `A large eye is kinder to ${fibre.label} thread.` });
   if (size.flexIndex > FLEX_BEST)
@@ -195,7 +201,9 @@ function explain(
       code: 'flex-high',
       severity: 'warn',
       text: `The needle bends (flex ${size.flexIndex.toFixed(2)}): skips may favour one direction.`,
-      act: stifferNeedle(size, request, firm) ?? 'Go slower, or shorten the stitch.',
+      act:
+        stifferNeedle(size, request, firm) ??
+        (request.basteInPerS === undefined ? 'Shorten the stitch.' : 'Baste more slowly.'),
     });
   if (memory >= KEEPS_HOLES && size.perforation > PERFORATION_WARN)
     cautions.push({
@@ -204,7 +212,7 @@ function explain(
       text: `Holes take ${(size.perforation * 100).toFixed(0)} % of the line in cloth that keeps them.`,
       act: 'Sew fewer stitches to the inch, or take a thinner needle.',
     });
-  else if (memory >= KEEPS_HOLES)
+  else if (memory > KEEPS_HOLES)
     reasons.push({
       code: 'hole-memory',
       text: 'This cloth keeps needle holes: test elsewhere before unpicking.',
@@ -217,7 +225,9 @@ function stifferNeedle(size: SizeVerdict, request: NeedleRequest, firm: number):
   const up = NEEDLE_SIZES.find(
     (s) =>
       s.nm > size.nm &&
-      flexIndex(s.nm, request.spi, firm) <= FLEX_BEST &&
+      (request.basteInPerS === undefined
+        ? flexIndex(s.nm, request.spi, firm)
+        : basteFlexIndex(s.nm, request.basteInPerS, firm)) <= FLEX_BEST &&
       eyeRatio(request.thread, s.nm, eye) >= EYE_BEST[0],
   );
   if (!up) return null;

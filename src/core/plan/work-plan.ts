@@ -8,7 +8,7 @@ import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
-import { type Technique, techniques, usesRuler } from '../tables/techniques';
+import { type Technique, techniques } from '../tables/techniques';
 import type { Thread } from '../thread/thread';
 import { ACT_MIN } from '../usage/sewing-time';
 import type { HoursBelief } from '../hours/factors';
@@ -124,9 +124,16 @@ export const rolledMm = (battingId: string, backing: string): number =>
 
 /** Whether a technique holds the layers before anything is filled in. */
 export function stabilises(t: Technique, school: WorkPlanRequest['ditchSchool']): boolean {
-  if (t.id === 'baste') return true;
-  if (t.id === 'ditch') return school !== 'as-travel';
-  return t.id === 'outline' && school === 'everywhere';
+  switch (t.stabilises) {
+    case 'always':
+      return true;
+    case 'ditch':
+      return school !== 'as-travel';
+    case 'outline':
+      return school === 'everywhere';
+    default:
+      return false;
+  }
 }
 
 /**
@@ -148,7 +155,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     const hands = sewnIn / speed / 60;
     const stops =
       starts * (r.ends === 'bury' ? BURY_MIN : ACT_MIN.startOrStop) +
-      (usesRuler(t) ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
+      (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
     const used =
       z.setup &&
       usage({

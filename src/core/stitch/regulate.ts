@@ -18,6 +18,8 @@ export interface RegulateRequest {
   spi?: number;
   /** The studio's floor. */
   floorSpi?: number;
+  /** Stitches per inch fewer, for a thread that asks for it. */
+  fewerSpi?: number;
   machine: StitchMachine;
   handInPerS?: number;
   needleNm?: number;
@@ -41,8 +43,12 @@ export interface Regulation {
   cautions: Caution[];
 }
 
-/** Idle as a share of the needle rate at the usual hand speed (judgement). */
-const IDLE_SHARE = 0.35;
+/**
+ * Idle as a share of the needle rate at the usual hand speed, and the most of it: a pause of a third of a second must
+ * not put more than two stitches into one hole (judgement). Low beside rulers, in tiny fills and over yarn.
+ */
+const IDLE = { share: 0.2, most: 400 };
+const IDLE_LOW = { share: 0.12, most: 200 };
 /** How many stitches per inch a curve may add to the base. */
 const CURVE_RAISE = 2;
 const UNPICK_SLOW_SPI = 14;
@@ -53,21 +59,38 @@ export function radiusOf(t: Technique, smallestRadiusIn?: number, spacingIn?: nu
   return t.radiusIn === 'half-spacing' ? (spacingIn ?? t.usualSpacingIn) / 2 : t.radiusIn;
 }
 
-function stitchesPerInch(request: RegulateRequest, t: Technique, radiusIn: number | null): number {
-  const { machine, needleNm, floorSpi = 0 } = request;
-  if (request.spi != null) return clamp(request.spi, machine.minSpi, machine.maxSpi);
+interface Stitches {
+  spi: number;
+  /** What curve and studio would have had before the holes were counted; null when nothing was held back. */
+  heldFrom: number | null;
+}
+
+/** Most whole stitches per inch whose holes take at most this share of the line. */
+const mostAt = (share: number, needleNm: number) => Math.floor((share * 25.4) / (needleNm / 100) + 1e-9);
+
+function stitchesPerInch(request: RegulateRequest, t: Technique, radiusIn: number | null): Stitches {
+  const { machine, needleNm, floorSpi = 0, fewerSpi = 0 } = request;
+  const inRange = (spi: number) => clamp(spi, machine.minSpi, machine.maxSpi);
+  if (request.spi != null) return { spi: inRange(request.spi), heldFrom: null };
   const base = t.baseSpi;
   const wanted = Math.max(
     base,
     floorSpi,
     radiusIn === null ? base : Math.min(smoothSpi(radiusIn), base + CURVE_RAISE),
   );
-  const whole = wanted > base ? Math.ceil(wanted - 1e-9) : wanted;
-  const perforates =
-    needleNm != null && holeMemory(request.top ?? []) >= KEEPS_HOLES
-      ? Math.floor((PERFORATION_REFUSE * 25.4) / (needleNm / 100))
-      : Infinity;
-  return clamp(Math.min(whole, perforates), machine.minSpi, machine.maxSpi);
+  const whole = inRange((wanted > base ? Math.ceil(wanted - 1e-9) : wanted) - fewerSpi);
+  if (needleNm == null || holeMemory(request.top ?? []) < KEEPS_HOLES) return { spi: whole, heldFrom: null };
+  const spi = inRange(heldByHoles(whole, needleNm, radiusIn));
+  return { spi, heldFrom: spi < whole ? whole : null };
+}
+
+/** On cloth that keeps holes: not above 0.50 of the line while the curve stays better than jagged, never above 0.60. */
+function heldByHoles(whole: number, needleNm: number, radiusIn: number | null): number {
+  const [warn, most] = [mostAt(PERFORATION_WARN, needleNm), mostAt(PERFORATION_REFUSE, needleNm)];
+  if (whole <= warn) return whole;
+  for (let spi = warn; spi < Math.min(whole, most); spi++)
+    if (curveFacts(radiusIn, spi).curve !== 'jagged') return spi;
+  return Math.min(whole, most);
 }
 
 function pickMode(rule: ModeRule, t: Technique, offered: readonly Mode[]): Mode {
@@ -79,23 +102,24 @@ function pickMode(rule: ModeRule, t: Technique, offered: readonly Mode[]): Mode 
 
 /**
  * Stitch length, mode, idle and speed limit for a technique on a machine.
- * spi = max(base, floor, min(s_smooth, base + 2)), capped by the machine, and by perforation (0.60) on
- * cloth that keeps holes when the needle is known. Speeds in in/s, rates in stitches/min.
+ * spi = max(base, floor, min(s_smooth, base + 2)), capped by the machine, and on cloth that keeps holes by the share
+ * of the line that is hole, when the needle is known. Speeds in in/s, rates in stitches/min.
  * @example regulate({ technique: 'swirls', machine }).spi // 13
  */
 export function regulate(request: RegulateRequest): Regulation {
   const t = techniques.get(request.technique, 'technique');
   const { machine, modeRule = 'by-technique' } = request;
   const radiusIn = radiusOf(t, request.smallestRadiusIn, request.spacingIn);
-  const spi = stitchesPerInch(request, t, radiusIn);
+  const { spi, heldFrom } = stitchesPerInch(request, t, radiusIn);
   const facts = curveFacts(radiusIn, spi);
   const mode = pickMode(modeRule, t, machine.modes);
   const hand = request.handInPerS ?? t.handInPerS;
   const maxInPerS = ceilingInPerS(machine.maxSpm, spi);
   const spmAtHand = needleRateSpm(hand, spi);
+  const idle = t.mode === 'idling-low' || t.besideRuler || t.couches ? IDLE_LOW : IDLE;
   const idleSpm =
     mode === 'idling'
-      ? clamp(IDLE_SHARE * needleRateSpm(t.handInPerS, spi), machine.idleMinSpm, machine.idleMaxSpm)
+      ? clamp(Math.min(idle.share * spmAtHand, idle.most), machine.idleMinSpm, machine.idleMaxSpm)
       : 0;
   const result: Regulation = {
     spi,
@@ -110,7 +134,7 @@ export function regulate(request: RegulateRequest): Regulation {
     reasons: [],
     cautions: [],
   };
-  remark(result, request, t, hand, radiusIn);
+  remark(result, request, t, hand, radiusIn, heldFrom);
   return result;
 }
 
@@ -120,6 +144,7 @@ function remark(
   t: Technique,
   hand: number,
   radiusIn: number | null,
+  heldFrom: number | null,
 ) {
   const { reasons, cautions } = out;
   if (request.spi != null && request.spi !== out.spi)
@@ -133,13 +158,13 @@ function remark(
       code: 'curve-raises',
       text: `${out.spi} instead of ${t.baseSpi} per inch, for curves of radius ${fmt(radiusIn)} in.`,
     });
-  if (out.curve === 'faceted' || out.curve === 'jagged')
+  if ((out.curve === 'faceted' || out.curve === 'jagged') && !t.pilesUp)
     reasons.push({
       code: 'facets-remain',
       text: `Curves of a radius under ${fmt(smoothRadiusIn(out.spi))} in come out ${out.curve} at ${fmt(out.spi)} per inch.`,
       act: smootherAct(radiusIn, request.machine.maxSpi),
     });
-  const usual = stitchesPerInch({ ...request, spi: undefined }, t, radiusIn);
+  const usual = stitchesPerInch({ ...request, spi: undefined }, t, radiusIn).spi;
   if (request.spi != null && out.spi > usual && curveFacts(radiusIn, usual).curve === out.curve)
     reasons.push({
       code: 'fewer-would-do',
@@ -153,9 +178,12 @@ function remark(
     });
   if (out.mode === 'idling') {
     const below = idleSpeedInPerS(out.idleSpm, out.spi);
-    const text = `Below ${fmt(below)} in/s the idle shortens the stitches${below > 0.6 * hand ? ', and your usual speed is near it' : ''}.`;
-    if (below > 0.6 * hand) cautions.push({ code: 'idle-shortens', severity: 'note', text });
-    else reasons.push({ code: 'idle-shortens', text });
+    if (below > 0.6 * hand)
+      cautions.push({
+        code: 'idle-shortens',
+        severity: 'note',
+        text: `Below ${fmt(below)} in/s the idle shortens the stitches, and your usual speed is near it.`,
+      });
   }
   if (out.mode === 'manual')
     reasons.push({
@@ -167,15 +195,21 @@ function remark(
       code: 'slow-unpicking',
       text: `${fmt(out.spi)} per inch takes ${(out.spi / 11).toFixed(1)} times as long to unpick as 11.`,
     });
-  if (request.needleNm != null && holeMemory(request.top ?? []) >= KEEPS_HOLES) {
-    const share = perforation(request.needleNm, out.spi);
-    if (share > PERFORATION_WARN)
-      cautions.push({
-        code: 'perforation',
-        severity: 'warn',
-        text: `Unpicking would leave a dotted line: holes take ${(share * 100).toFixed(0)} % of it.`,
-      });
-  }
+  if (request.needleNm == null || holeMemory(request.top ?? []) < KEEPS_HOLES) return;
+  const share = perforation(request.needleNm, out.spi);
+  const percent = (x: number) => `${(x * 100).toFixed(0)} %`;
+  if (heldFrom !== null)
+    cautions.push({
+      code: 'perforation',
+      severity: share > PERFORATION_WARN ? 'warn' : 'note',
+      text: `Held to ${fmt(out.spi)} per inch: at ${fmt(heldFrom)} the holes of Nm ${request.needleNm} would take ${percent(perforation(request.needleNm, heldFrom))} of the line in cloth that keeps them.`,
+    });
+  else if (share > PERFORATION_WARN)
+    cautions.push({
+      code: 'perforation',
+      severity: 'warn',
+      text: `Unpicking would leave a dotted line: holes take ${percent(share)} of it.`,
+    });
 }
 
 /** Up to what stitch length the curves would come out smooth, where the machine sews it. */

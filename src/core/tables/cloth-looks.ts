@@ -1,5 +1,3 @@
-import { table } from './lookup';
-
 export type Weave = 'plain' | 'dense' | 'brushed' | 'twill' | 'satin' | 'knit' | 'pile' | 'felted';
 export type Shine = 'matt' | 'sheen' | 'shiny' | 'metal';
 
@@ -21,33 +19,3 @@ export const SHINE_LABEL: Record<Shine, string> = {
 };
 export const WEAVES = Object.keys(WEAVE_LABEL) as Weave[];
 export const SHINES = Object.keys(SHINE_LABEL) as Shine[];
-
-/** How a known kind of cloth looks and feels to someone who does not know its name. */
-export interface ClothLook {
-  id: string;
-  weave: Weave;
-  shine: Shine;
-}
-
-const look = (id: string, weave: Weave, shine: Shine = 'matt'): ClothLook => ({ id, weave, shine });
-
-/** One row for every kind in the table of fabrics but the unknown. */
-export const clothLooks = table<ClothLook>('Cloth', [
-  look('quilting-cotton', 'plain'),
-  look('batik', 'dense'),
-  look('lawn-voile', 'plain'),
-  look('linen', 'plain'),
-  look('flannel', 'brushed'),
-  look('denim', 'twill'),
-  look('canvas', 'dense'),
-  look('sateen-wide', 'satin', 'sheen'),
-  look('satin', 'satin', 'shiny'),
-  look('lame', 'plain', 'metal'),
-  look('silk', 'plain', 'shiny'),
-  look('jersey-knit', 'knit'),
-  look('plush', 'pile', 'sheen'),
-  look('fleece', 'pile'),
-  look('wool-felted', 'felted'),
-  look('velvet', 'pile', 'sheen'),
-  look('polyester-woven', 'plain', 'sheen'),
-]);

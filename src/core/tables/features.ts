@@ -17,6 +17,14 @@ export interface Feature {
   /** Sizes to go up from the best needle. */
   largerNeedle: number;
   foot: 'bowl' | null;
+  /** The hands stay under this over it, in/s. */
+  handInPerS: number | null;
+  /** Its parts come loose: not on a child's quilt. */
+  smallParts: boolean;
+  /** Hard enough to break a needle. */
+  breaksNeedles: boolean;
+  /** Whether its advice belongs on every card of the zone; what rubs speaks through its criterion, raised work through the foot. */
+  advised: boolean;
   advice: string;
 }
 
@@ -30,6 +38,10 @@ const feature = (id: string, label: string, advice: string, rest: Partial<Featur
   abrasive: false,
   largerNeedle: 0,
   foot: null,
+  handInPerS: null,
+  smallParts: false,
+  breaksNeedles: false,
+  advised: true,
   advice,
   ...rest,
 });
@@ -38,6 +50,7 @@ export const features = table<Feature>('Feature', [
   feature('raised-applique', 'raised appliqué', 'Bowl foot, so that it glides over the edges.', {
     extraLayers: 1,
     foot: 'bowl',
+    advised: false,
   }),
   feature('dense-embroidery', 'dense embroidery', 'Hard on the needle: sew round it where it matters.', {
     firmness: 1.6,
@@ -46,18 +59,21 @@ export const features = table<Feature>('Feature', [
   feature(
     'plastic-print',
     'plastic print',
-    'The print rubs the thread: larger needle, slow, and quilt round it where it matters.',
-    { abrasive: true, wear: 0.5, largerNeedle: 1 },
+    'Thread breaks where it crosses the print: slow down there, and quilt round it where it matters.',
+    { abrasive: true, wear: 0.5, largerNeedle: 1, handInPerS: 1.2, advised: false },
   ),
   feature('metallic-fabric', 'metallic fabric', 'Metal yarns rub the thread; sew slowly.', {
     abrasive: true,
     wear: 0.8,
+    advised: false,
   }),
-  feature('beads', 'beads', 'Keep the needle off the beads.'),
+  feature('beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
   feature('fusible-web', 'fusible web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature('glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
-  feature('bulky-seams', 'bulky seams', 'Slow down over the crossings or turn the handwheel.', {
+  feature('bulky-seams', 'bulky seams', 'Stay under 2 in/s over the crossings, or turn the handwheel.', {
     firmnessAtSpots: 2,
+    handInPerS: 2,
+    breaksNeedles: true,
   }),
   feature('pocket-open', 'pocket to stay open', 'Mark the pocket; stitch inside the flap, never across.'),
   feature('knots', 'knots', 'Hold them down with lines between.'),
@@ -66,5 +82,6 @@ export const features = table<Feature>('Feature', [
     'open-seam-pressed',
     'seams pressed open',
     'A ditch over an open seam cuts its threads: sew beside it.',
+    { advised: false },
   ),
 ]);

@@ -24,61 +24,62 @@ export interface Technique {
   density: DensityRule;
   /** Spacing assumed when none is given, inches. */
   usualSpacingIn: number;
+  /** It fills an area, so that its thread bears the wear of the quilt; lines beside seams do not. */
+  area: boolean;
+  /** It holds the layers before anything is filled in: always, as ditches do, as outlines do; else it fills. */
+  stabilises: 'always' | 'ditch' | 'outline' | null;
+  /** A ruler lies beside the foot. */
+  besideRuler: boolean;
+  /** The ruler is moved on and on along the line; a ditch is mostly followed by eye. */
+  rulerMoves: boolean;
+  /** Its lines cross, and what is pushed ahead gathers at the crossings. */
+  crosses: boolean;
+  /** It is meant to pile up: neither ropes nor facets are said of it. */
+  pilesUp: boolean;
+  /** Its thread holds a yarn. */
+  couches: boolean;
+  /** Single quick stitches, not a slow long one. */
+  singleStitches: boolean;
 }
 
-const OWN = 'own';
-const tech = (
-  id: string,
-  label: string,
-  handInPerS: number,
-  baseSpi: number,
-  radiusIn: Technique['radiusIn'],
-  backtrack: number,
-  forgiving: number,
-  mode: TechniqueMode,
-  foot: FootId | 'any',
-  k: number | typeof OWN,
-  usualSpacingIn: number,
-): Technique => ({
-  id,
-  label,
-  handInPerS,
-  baseSpi,
-  radiusIn,
-  backtrack,
-  forgiving,
-  mode,
-  foot,
-  density: k === OWN ? { kind: 'own-length' } : { kind: 'spacing', k },
-  usualSpacingIn,
-});
+const USUAL = {
+  area: true,
+  stabilises: null,
+  besideRuler: false,
+  rulerMoves: false,
+  crosses: false,
+  pilesUp: false,
+  couches: false,
+  singleStitches: false,
+} as const;
+const technique = (own: Omit<Technique, keyof typeof USUAL> & Partial<Technique>): Technique => ({ ...USUAL, ...own });
 
 export const techniques = table<Technique>('Technique', [
-  tech('baste', 'basting', 4, 4, null, 0, 5, 'idling', 'any', OWN, 4),
-  tech('ditch', 'in the ditch', 0.9, 11, null, 0.1, 1, 'resting', 'ruler', OWN, 4),
-  tech('outline', 'outline', 1, 12, 0.25, 0.1, 2, 'resting', 'open-toe', OWN, 3),
-  tech('ruler-lines', 'ruler lines', 1.3, 11, null, 0.02, 2, 'idling-low', 'ruler', 1, 1),
-  tech('grid', 'grid', 1.3, 11, null, 0.02, 2, 'idling-low', 'ruler', 2, 1),
-  tech('ruler-arcs', 'ruler arcs', 1.2, 12, 2, 0.05, 2, 'idling-low', 'ruler', 4.2, 3),
-  tech('echo', 'echo', 2, 11, 0.5, 0.05, 3, 'idling', 'open-toe', 1, 0.5),
-  tech('echo-irregular', 'irregular echo', 3.5, 10, 0.5, 0.03, 5, 'idling', 'open-toe', 1, 0.75),
-  tech('meander-large', 'large meander', 5, 10, 0.75, 0, 5, 'idling', 'open-toe', 1.05, 2),
-  tech('meander-medium', 'medium meander', 3.5, 10, 0.4, 0, 5, 'idling', 'open-toe', 1.05, 1),
-  tech('meander-small', 'small meander', 2, 12, 0.2, 0.02, 4, 'idling', 'open-toe', 1.05, 0.5),
-  tech('micro-fill', 'micro fill', 0.8, 14, 0.08, 0.1, 2, 'idling-low', 'open-toe', 1.05, 0.15),
-  tech('loops', 'loops', 3, 11, 0.3, 0, 4, 'idling', 'open-toe', 1.05, 1),
-  tech('overlapping-waves', 'overlapping waves', 3, 11, 0.3, 0.1, 5, 'idling', 'open-toe', 1.15, 1),
-  tech('swirls', 'swirls', 2, 12, 0.18, 0.15, 4, 'idling', 'open-toe', 1.05, 0.5),
-  tech('pebbles', 'pebbles', 1, 13, 'half-spacing', 0.6, 3, 'idling-low', 'open-toe', 3.63, 0.25),
-  tech('feathers', 'feathers', 1.8, 12, 0.25, 0.3, 3, 'idling', 'open-toe', 1.15, 0.5),
-  tech('leaves', 'leaves', 2, 11, 0.3, 0.2, 3, 'idling', 'open-toe', 1.15, 0.75),
-  tech('teardrop-echo', 'echoed teardrops', 2, 12, 0.25, 0.25, 3, 'idling', 'open-toe', 1.15, 0.4),
-  tech('comb', 'comb', 1.5, 12, 0.12, 0.3, 3, 'resting', 'open-toe', 1.15, 0.3),
-  tech('web', 'radiating lines', 1.5, 11, 0.5, 0.05, 4, 'resting', 'ruler', OWN, 2),
-  tech('follow-print', 'following the print', 1.8, 11, 0.2, 0.2, 4, 'idling', 'open-toe', OWN, 1),
-  tech('thread-painting', 'thread painting', 0.9, 13, 0.1, 1.5, 4, 'manual', 'open-toe', OWN, 0.2),
-  tech('couching', 'couching', 0.7, 11, 0.75, 0, 3, 'resting', 'couching', OWN, 1),
-  tech('guided-pattern', 'guided pattern', 2.5, 11, null, 0, 4, 'idling', 'open-toe', OWN, 1),
+  technique({ id: 'baste', label: 'basting', handInPerS: 2.5, baseSpi: 4, radiusIn: null, backtrack: 0, forgiving: 5, mode: 'idling', foot: 'any', density: { kind: 'own-length' }, usualSpacingIn: 4, area: false, stabilises: 'always', singleStitches: true, }),
+  technique({ id: 'ditch', label: 'in the ditch', handInPerS: 0.9, baseSpi: 11, radiusIn: null, backtrack: 0.1, forgiving: 1, mode: 'resting', foot: 'ruler', density: { kind: 'own-length' }, usualSpacingIn: 4, area: false, stabilises: 'ditch', besideRuler: true, }),
+  technique({ id: 'outline', label: 'outline', handInPerS: 1, baseSpi: 12, radiusIn: 0.25, backtrack: 0.1, forgiving: 2, mode: 'resting', foot: 'open-toe', density: { kind: 'own-length' }, usualSpacingIn: 3, area: false, stabilises: 'outline', }),
+  technique({ id: 'ruler-lines', label: 'ruler lines', handInPerS: 1.2, baseSpi: 11, radiusIn: null, backtrack: 0.02, forgiving: 2, mode: 'idling-low', foot: 'ruler', density: { kind: 'spacing', k: 1 }, usualSpacingIn: 1, besideRuler: true, rulerMoves: true, }),
+  technique({ id: 'grid', label: 'grid', handInPerS: 1.2, baseSpi: 11, radiusIn: null, backtrack: 0.02, forgiving: 2, mode: 'idling-low', foot: 'ruler', density: { kind: 'spacing', k: 2 }, usualSpacingIn: 1, besideRuler: true, rulerMoves: true, crosses: true, }),
+  technique({ id: 'ruler-arcs', label: 'ruler arcs', handInPerS: 1.1, baseSpi: 12, radiusIn: 2, backtrack: 0.05, forgiving: 2, mode: 'idling-low', foot: 'ruler', density: { kind: 'spacing', k: 4.2 }, usualSpacingIn: 3, besideRuler: true, rulerMoves: true, }),
+  technique({ id: 'echo', label: 'echo', handInPerS: 1.5, baseSpi: 11, radiusIn: 0.5, backtrack: 0.05, forgiving: 3, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1 }, usualSpacingIn: 0.5, }),
+  technique({ id: 'echo-irregular', label: 'irregular echo', handInPerS: 2.2, baseSpi: 10, radiusIn: 0.5, backtrack: 0.03, forgiving: 5, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1 }, usualSpacingIn: 0.75, }),
+  technique({ id: 'meander-large', label: 'large meander', handInPerS: 2.5, baseSpi: 10, radiusIn: 0.75, backtrack: 0, forgiving: 5, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 2, }),
+  technique({ id: 'meander-medium', label: 'medium meander', handInPerS: 2.1, baseSpi: 10, radiusIn: 0.4, backtrack: 0, forgiving: 5, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 1, }),
+  technique({ id: 'meander-small', label: 'small meander', handInPerS: 1.5, baseSpi: 12, radiusIn: 0.2, backtrack: 0.02, forgiving: 4, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 0.5, }),
+  technique({ id: 'micro-fill', label: 'micro fill', handInPerS: 0.8, baseSpi: 14, radiusIn: 0.08, backtrack: 0.1, forgiving: 2, mode: 'idling-low', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 0.15, }),
+  technique({ id: 'loops', label: 'loops', handInPerS: 1.9, baseSpi: 11, radiusIn: 0.3, backtrack: 0, forgiving: 4, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 1, }),
+  technique({ id: 'overlapping-waves', label: 'overlapping waves', handInPerS: 2, baseSpi: 11, radiusIn: 0.3, backtrack: 0.1, forgiving: 5, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.15 }, usualSpacingIn: 1, }),
+  technique({ id: 'swirls', label: 'swirls', handInPerS: 1.5, baseSpi: 12, radiusIn: 0.18, backtrack: 0.15, forgiving: 4, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.05 }, usualSpacingIn: 0.5, }),
+  technique({ id: 'pebbles', label: 'pebbles', handInPerS: 0.9, baseSpi: 13, radiusIn: 'half-spacing', backtrack: 0.6, forgiving: 3, mode: 'idling-low', foot: 'open-toe', density: { kind: 'spacing', k: 3.63 }, usualSpacingIn: 0.25, }),
+  technique({ id: 'feathers', label: 'feathers', handInPerS: 1.4, baseSpi: 12, radiusIn: 0.25, backtrack: 0.3, forgiving: 3, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.15 }, usualSpacingIn: 0.5, }),
+  technique({ id: 'leaves', label: 'leaves', handInPerS: 1.5, baseSpi: 11, radiusIn: 0.3, backtrack: 0.2, forgiving: 3, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.15 }, usualSpacingIn: 0.75, }),
+  technique({ id: 'teardrop-echo', label: 'echoed teardrops', handInPerS: 1.4, baseSpi: 12, radiusIn: 0.25, backtrack: 0.25, forgiving: 3, mode: 'idling', foot: 'open-toe', density: { kind: 'spacing', k: 1.15 }, usualSpacingIn: 0.4, }),
+  technique({ id: 'comb', label: 'comb', handInPerS: 1.1, baseSpi: 12, radiusIn: 0.12, backtrack: 0.3, forgiving: 3, mode: 'resting', foot: 'open-toe', density: { kind: 'spacing', k: 1.15 }, usualSpacingIn: 0.3, }),
+  technique({ id: 'web', label: 'radiating lines', handInPerS: 1.3, baseSpi: 11, radiusIn: 0.5, backtrack: 0.05, forgiving: 4, mode: 'resting', foot: 'ruler', density: { kind: 'own-length' }, usualSpacingIn: 2, besideRuler: true, rulerMoves: true, }),
+  technique({ id: 'follow-print', label: 'following the print', handInPerS: 1.3, baseSpi: 11, radiusIn: 0.2, backtrack: 0.2, forgiving: 4, mode: 'idling', foot: 'open-toe', density: { kind: 'own-length' }, usualSpacingIn: 1, }),
+  technique({ id: 'thread-painting', label: 'thread painting', handInPerS: 0.9, baseSpi: 13, radiusIn: 0.1, backtrack: 1.5, forgiving: 4, mode: 'manual', foot: 'open-toe', density: { kind: 'own-length' }, usualSpacingIn: 0.2, pilesUp: true, }),
+  technique({ id: 'couching', label: 'couching', handInPerS: 0.7, baseSpi: 11, radiusIn: 0.75, backtrack: 0, forgiving: 3, mode: 'resting', foot: 'couching', density: { kind: 'own-length' }, usualSpacingIn: 1, area: false, couches: true, }),
+  technique({ id: 'guided-pattern', label: 'guided pattern', handInPerS: 2, baseSpi: 11, radiusIn: null, backtrack: 0, forgiving: 4, mode: 'idling', foot: 'open-toe', density: { kind: 'own-length' }, usualSpacingIn: 1, }),
 ]);
 
 export const FOOT_LABEL: Record<FootId, string> = {
@@ -98,9 +99,3 @@ export const FOOT_WHY: Record<FootId, string> = {
   couching: 'hole for the yarn',
   closed: 'holds the cloth all round',
 };
-
-/** True when a ruler lies beside the foot, ditches included. */
-export const besideRuler = (t: Technique): boolean => t.foot === 'ruler';
-
-/** True when the ruler is moved on and on along the line; a ditch is mostly followed by eye. */
-export const usesRuler = (t: Technique): boolean => t.foot === 'ruler' && t.id !== 'ditch';

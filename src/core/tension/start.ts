@@ -31,8 +31,14 @@ export interface TensionStart {
 const TOP_SHARE_OF_BREAK = 0.12;
 export const TOP_GF = [45, 150] as const;
 export const BOBBIN_GF = [14, 30] as const;
+/** Below this a bobbin case feeds unevenly: bobbins start here. */
+const BOBBIN_START_GF = 16;
+/** A thread that stretches as it feeds starts between these. */
+const STRETCHING_GF = [45, 55] as const;
 /** A top tension above this share of the breaking load is asking for breaks. */
 export const NEAR_BREAK = 0.22;
+/** Beyond this share of the breaking load a start tension works the thread hard. */
+export const HARD_SHARE = 0.18;
 const BASE_RATIO = 5;
 const PRIOR_SD = 0.35;
 const THICK_MM = 1.8;
@@ -49,32 +55,47 @@ export function balanceRatio(request: Omit<TensionStartRequest, 'learned'>): num
 }
 
 /**
- * First tensions to try, in gf: top 0.12 of the breaking load (45–150), bobbin top/R (14–30), and top
- * again from the bobbin so that both stand in the balance ratio. Lowered together when the top would
+ * First tensions to try, in gf: top 0.12 of the breaking load (45–150), bobbin top/R (16–30), and top
+ * again from the bobbin so that both stand in the balance ratio. A thread that stretches starts between 45 and 55. Lowered together when the top would
  * exceed 0.22 of the breaking load.
  */
 export function startTension(request: TensionStartRequest): TensionStart {
   const breaks = breakGf(request.top);
+  const { stretches } = fibres.get(request.top.fibre, 'top.fibre');
+  const [least, most] = stretches ? STRETCHING_GF : TOP_GF;
   const ratio = balanceRatio(request) * Math.exp(request.learned?.mean ?? 0);
-  const wanted = clamp(TOP_SHARE_OF_BREAK * breaks, ...TOP_GF) / ratio;
-  let bobbinGf = clamp(wanted, ...BOBBIN_GF);
+  const wanted = clamp(TOP_SHARE_OF_BREAK * breaks, least, most) / ratio;
+  // A bobbin starts at 16 gf; only where that would ask too much of a fine top does it go down to its limit.
+  const least16 = clamp(wanted, BOBBIN_START_GF, BOBBIN_GF[1]);
+  const tooHard = ratio * least16 > HARD_SHARE * breaks;
+  let bobbinGf = tooHard ? clamp((HARD_SHARE * breaks) / ratio, BOBBIN_GF[0], least16) : least16;
   let topGf = ratio * bobbinGf;
   const reasons: Reason[] = [];
   const cautions: Caution[] = [];
-  if (wanted < BOBBIN_GF[0] || wanted > BOBBIN_GF[1])
-    reasons.push({
-      code: 'bobbin-at-limit',
-      text: `The bobbin stands at ${bobbinGf} gf, the ${wanted < bobbinGf ? 'least that feeds evenly' : 'most that still runs freely'}; the top follows it.`,
-    });
-  const limit = NEAR_BREAK * breaks;
+  const atLimit = (text: string) => reasons.push({ code: 'bobbin-at-limit', text });
+  if (wanted > BOBBIN_GF[1])
+    atLimit(`The bobbin stands at ${BOBBIN_GF[1]} gf, the most that still runs freely; the top follows it.`);
+  else if (bobbinGf < BOBBIN_START_GF && !stretches)
+    atLimit(
+      `The bobbin starts at ${Math.round(bobbinGf)} gf to spare a fine top: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
+    );
+  else if (wanted < BOBBIN_GF[0] && !stretches)
+    atLimit(`The bobbin stands at ${BOBBIN_START_GF} gf, the least that feeds evenly; the top follows it.`);
+  const limit = stretches ? STRETCHING_GF[1] : NEAR_BREAK * breaks;
   if (topGf > limit) {
     topGf = limit;
-    bobbinGf = topGf / ratio;
-    cautions.push({
-      code: 'top-near-break',
-      severity: 'warn',
-      text: `This thread breaks at ${Math.round(breaks)} gf: both tensions are lowered to keep the top under ${Math.round(limit)} gf.`,
-    });
+    // A weak thread lowers both together; under one that stretches the bobbin must still feed.
+    bobbinGf = stretches ? Math.max(topGf / ratio, BOBBIN_GF[0]) : topGf / ratio;
+    if (stretches && bobbinGf < BOBBIN_START_GF)
+      atLimit(
+        `The bobbin starts at ${Math.round(bobbinGf)} gf: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
+      );
+    if (!stretches)
+      cautions.push({
+        code: 'top-near-break',
+        severity: 'warn',
+        text: `This thread breaks at ${Math.round(breaks)} gf: both tensions are lowered to keep the top under ${Math.round(limit)} gf.`,
+      });
   }
   return { topGf, bobbinGf, ratio, sd: request.learned?.sd ?? PRIOR_SD, reasons, cautions };
 }

@@ -1,6 +1,6 @@
 import type { Reason } from '@/core/notes';
 import type { Setup } from '@/core/match/setup';
-import { CRITERIA, type Criterion } from '@/core/match/weights';
+import { CRITERIA } from '@/core/match/criteria';
 
 interface Row {
   label: string;
@@ -13,14 +13,14 @@ const FELT = 0.05;
 /** Points without a sentence are shown from here on. */
 const SILENT = 0.4;
 /** The bar is full here: a criterion that costs this much decides against a thread. */
-const FULL = 2;
+const FULL = 1.5;
 
 /** What a set-up costs by each criterion, dearest first, each with its sentences; the rest, which cost nothing, after. */
 export function whyRows({ parts, reasons, cautions }: Pick<Setup, 'parts' | 'reasons' | 'cautions'>): Row[] {
   const notes: Reason[] = [...reasons, ...cautions];
-  const rows = (Object.keys(CRITERIA) as Criterion[])
+  const rows = Object.keys(CRITERIA)
     .map((id) => ({
-      label: CRITERIA[id].label,
+      label: CRITERIA[id]!.label,
       points: parts[id] ?? 0,
       notes: notes.filter((n) => n.from === id),
     }))

@@ -1,4 +1,5 @@
 import { sandwichOf } from '@/actions/zone-brief';
+import { standingSafety } from '@/core/match/safety';
 import type { MatchResult, Setup } from '@/core/match/setup';
 import { eyeRatio } from '@/core/needle/eye';
 import { flexIndex } from '@/core/needle/flex';
@@ -61,7 +62,16 @@ function asStored(
   if (!top || !cones.has(s.bobbinId)) return null;
   const t = techniques.get(zone.technique);
   return {
-    ...(fresh ?? { reasons: [], cautions: [], parts: {}, score: 0, topM: null, bobbinM: null }),
+    ...(fresh ?? {
+      reasons: [],
+      cautions: [],
+      safety: standingSafety(t, s.mode),
+      parts: {},
+      total: 0,
+      score: 0,
+      topM: null,
+      bobbinM: null,
+    }),
     topId: s.topId,
     bobbinId: s.bobbinId,
     needle: { nm: s.needleNm, us: usSize(s.needleNm), eye: s.needleEye, point: s.needlePoint },
@@ -71,7 +81,7 @@ function asStored(
     mode: s.mode,
     idleSpm: s.idleSpm,
     maxInPerS: s.maxInPerS,
-    handInPerS: t.handInPerS,
+    handInPerS: s.handInPerS ?? Math.min(t.handInPerS, s.maxInPerS),
     curve: curveFacts(radiusOf(t, zone.smallestRadiusIn ?? undefined, zone.spacingIn), s.spi).curve,
     topGf: s.topGf,
     bobbinGf: s.bobbinGf,

@@ -1,5 +1,4 @@
 'use client';
-import { Plus, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -8,9 +7,8 @@ import type { Problem } from '@/actions/result';
 import { measure } from '@/core/plan/measure';
 import type { Machine, StudioBatting, StudioFabric } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
-import { Choice } from '@/ui/kit/Choice';
-import { ColourField } from '@/ui/kit/ColourField';
 import { TextField } from '@/ui/kit/Field';
+import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { fromForm, SpecInput, type Values } from '@/ui/kit/RecordDialog';
@@ -20,17 +18,12 @@ import { Photographs } from './Photographs';
 import { PlanSketch } from './PlanSketch';
 import { TalkCautions } from './TalkCautions';
 
-interface Cloth {
-  fabricId: string;
-  hex: string;
-  share: string;
-}
 /** Everything said, as it was typed. */
 interface Said {
   record: Values;
   widths: string[];
   lengths: string[];
-  cloths: Cloth[];
+  cloths: ClothSaid[];
 }
 
 const AUTOSAVE_MS = 700;
@@ -256,7 +249,7 @@ function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters
     },
     widths: data.widths ?? ['', '', ''],
     lengths: data.lengths ?? ['', '', ''],
-    cloths: data.cloths ?? [{ fabricId: cotton.id, hex: '#9db3b8', share: '100' }],
+    cloths: data.cloths ?? [{ fabricId: cotton.id, hex: '', share: '100' }],
   };
 }
 
@@ -267,10 +260,7 @@ const asForm = (said: Said, pages: ReturnType<typeof talkPages>) => ({
   ),
   widthsIn: said.widths.map(numberOf),
   lengthsIn: said.lengths.map(numberOf),
-  fabrics: said.cloths.map((c) => {
-    const share = numberOf(c.share);
-    return { fabricId: c.fabricId, hex: c.hex, share: typeof share === 'number' ? share / 100 : share };
-  }),
+  fabrics: said.cloths.map(clothSent),
 });
 
 const EDGES = {
@@ -338,59 +328,15 @@ function Cloths({
   change,
   at,
 }: {
-  cloths: Cloth[];
+  cloths: ClothSaid[];
   fabrics: StudioFabric[];
-  change: (cloths: Cloth[]) => void;
+  change: (cloths: ClothSaid[]) => void;
   at: (path: string) => string | undefined;
 }) {
-  const set = (i: number, part: Partial<Cloth>) =>
-    change(cloths.map((c, k) => (k === i ? { ...c, ...part } : c)));
   return (
     <fieldset className="mt-4">
       <legend className="text-[17px] font-semibold">Cloths of the top</legend>
-      <ul className="mt-1 space-y-2">
-        {cloths.map((c, i) => (
-          <li key={i} className="grid items-end gap-2 sm:grid-cols-[1.2fr_1.3fr_90px_44px]">
-            <Choice
-              id={`cloth-${i}`}
-              label="Cloth"
-              value={c.fabricId}
-              onChange={(fabricId) => set(i, { fabricId })}
-              options={fabrics.map((f) => ({ value: f.id, label: f.name }))}
-            />
-            <ColourField
-              id={`cloth-hex-${i}`}
-              label="Colour"
-              value={c.hex}
-              onChange={(hex) => set(i, { hex })}
-              error={at(`fabrics.${i}.hex`)}
-            />
-            <TextField
-              id={`cloth-share-${i}`}
-              label="Share, %"
-              inputMode="decimal"
-              value={c.share}
-              onChange={(e) => set(i, { share: e.target.value })}
-              error={at(`fabrics.${i}.share`)}
-            />
-            <button
-              type="button"
-              aria-label={`Take cloth ${i + 1} out`}
-              disabled={cloths.length === 1}
-              className="grid size-11 place-items-center"
-              onClick={() => change(cloths.filter((_, k) => k !== i))}
-            >
-              <Trash2 size={18} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ul>
-      <Button
-        className="mt-2"
-        onClick={() => change([...cloths, { fabricId: fabrics[0]!.id, hex: '#888888', share: '20' }])}
-      >
-        <Plus size={18} aria-hidden /> Another cloth
-      </Button>
+      <ClothFields cloths={cloths} fabrics={fabrics} change={change} problemAt={at} />
     </fieldset>
   );
 }

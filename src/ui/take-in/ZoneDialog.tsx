@@ -1,20 +1,16 @@
 'use client';
-import { Plus, Trash2 } from 'lucide-react';
-import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { keepZoneAction } from '@/actions/server';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
 import type { StudioFabric, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
-import { Choice } from '@/ui/kit/Choice';
-import { ColourField } from '@/ui/kit/ColourField';
-import { TextField } from '@/ui/kit/Field';
 import { Modal } from '@/ui/kit/Modal';
-import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { type FieldSpec, fromForm, SpecInput, toForm, type Values } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 
 const FIELDS: readonly FieldSpec[] = [
   { name: 'name', label: 'Zone', kind: 'text' },
@@ -55,17 +51,19 @@ export function ZoneDialog({
   fabrics: StudioFabric[];
   onClose: () => void;
 }) {
-  const form = useForm<{ record: Values; cloths: { fabricId: string; hex: string; share: string }[] }>({
+  const form = useForm<{ record: Values; cloths: ClothSaid[] }>({
     defaultValues: {
       record: toForm(FIELDS, zone),
       cloths: zone.fabrics.map((f) => ({
         fabricId: f.fabricId,
-        hex: f.hex,
+        hex: f.hex ?? '',
         share: String(Math.round(f.share * 100)),
+        role: f.role,
+        sewnOver: f.sewnOver,
+        busyness: f.busyness === null ? '-' : String(f.busyness),
       })),
     },
   });
-  const cloths = useFieldArray({ control: form.control, name: 'cloths' });
   const { send, pending, problems, problemAt } = useActionForm(keepZoneAction, () => {
     toast(`Zone ${zone.letter} is kept. A card that stands stays as it is until you choose again.`);
     onClose();
@@ -86,14 +84,7 @@ export function ZoneDialog({
             ...fromForm(FIELDS, v.record),
             id: zone.id,
             version: zone.version,
-            fabrics: v.cloths.map((c) => {
-              const share = numberOf(c.share);
-              return {
-                fabricId: c.fabricId,
-                hex: c.hex,
-                share: typeof share === 'number' ? share / 100 : share,
-              };
-            }),
+            fabrics: v.cloths.map(clothSent),
           });
         })}
       >
@@ -116,61 +107,18 @@ export function ZoneDialog({
           ))}
         </div>
         <h3 className="mt-4 text-[17px]">Cloths in it</h3>
-        <ul className="mt-1 space-y-2">
-          {cloths.fields.map((f, i) => (
-            <li key={f.id} className="grid items-end gap-2 sm:grid-cols-[1.2fr_1.3fr_90px_44px]">
-              <Controller
-                control={form.control}
-                name={`cloths.${i}.fabricId`}
-                render={({ field }) => (
-                  <Choice
-                    id={`cloth-${i}`}
-                    label="Cloth"
-                    value={field.value}
-                    onChange={field.onChange}
-                    options={fabrics.map((x) => ({ value: x.id, label: x.name }))}
-                    error={problemAt(`fabrics.${i}.fabricId`)}
-                  />
-                )}
-              />
-              <Controller
-                control={form.control}
-                name={`cloths.${i}.hex`}
-                render={({ field }) => (
-                  <ColourField
-                    id={`cloth-hex-${i}`}
-                    label="Colour"
-                    value={field.value}
-                    onChange={field.onChange}
-                    error={problemAt(`fabrics.${i}.hex`)}
-                  />
-                )}
-              />
-              <TextField
-                id={`cloth-share-${i}`}
-                label="Share, %"
-                inputMode="decimal"
-                error={problemAt(`fabrics.${i}.share`)}
-                {...form.register(`cloths.${i}.share`)}
-              />
-              <button
-                type="button"
-                aria-label={`Take cloth ${i + 1} out`}
-                className="grid size-11 place-items-center"
-                disabled={cloths.fields.length === 1}
-                onClick={() => cloths.remove(i)}
-              >
-                <Trash2 size={18} aria-hidden />
-              </button>
-            </li>
-          ))}
-        </ul>
-        <Button
-          className="mt-2"
-          onClick={() => cloths.append({ fabricId: fabrics[0]!.id, hex: '#888888', share: '20' })}
-        >
-          <Plus size={18} aria-hidden /> Another cloth
-        </Button>
+        <Controller
+          control={form.control}
+          name="cloths"
+          render={({ field }) => (
+            <ClothFields
+              cloths={field.value}
+              fabrics={fabrics}
+              change={field.onChange}
+              problemAt={problemAt}
+            />
+          )}
+        />
         <div className="mt-2">
           <Problems problems={problems} fields={[...FIELDS.map((s) => s.name), 'fabrics']} />
         </div>

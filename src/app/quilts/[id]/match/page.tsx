@@ -1,9 +1,9 @@
-import { readMatchSources, zoneRequest } from '@/actions/match-sources';
-import { coneName, onlyPair, sandwichOf } from '@/actions/zone-brief';
+import { onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { coneName, sandwichOf } from '@/actions/zone-brief';
 import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
-import { techniques, usesRuler } from '@/core/tables/techniques';
+import { techniques } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
@@ -51,9 +51,9 @@ export default async function MatchPage(props: QuiltPageProps) {
   const named = (not: Cone['role']) =>
     shelf.filter((c) => c.role !== not && !c.archivedAt).map((c) => ({ id: c.id, name: coneName(c) }));
   const [tops, bobbins] = [named('bobbin'), named('top')];
-  const sums = usesRuler(t) ? (
+  const sums = t.rulerMoves ? (
     <RulerSums offsetIn={machine.footOffsetIn} />
-  ) : t.id === 'couching' ? (
+  ) : t.couches ? (
     <CouchingSums
       holeMm={machine.couchingHoleMm}
       pathIn={zone.lengthIn ?? areaOf(zone.geometry) / zone.spacingIn}

@@ -53,7 +53,7 @@ export default async function ClothPage(
                   aria-current={i === position ? 'true' : undefined}
                   className={`inline-flex min-h-11 items-center gap-2 rounded border px-2.5 ${i === position ? 'border-indigo bg-indigo-tint' : 'border-rule'}`}
                 >
-                  <i className="size-5 border" style={{ background: c.hex }} aria-hidden />
+                  <i className="size-5 border" style={{ background: c.hex ?? 'transparent' }} aria-hidden />
                   {c.name}
                 </Link>
               ))}

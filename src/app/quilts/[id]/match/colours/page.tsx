@@ -10,6 +10,9 @@ import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 
+/** Stands in on this page until a colour is picked here; nothing is matched by it. */
+const UNSEEN = '#d9d4c6';
+
 export const metadata = { title: 'Colours' };
 
 export default async function ColoursPage(props: QuiltPageProps) {
@@ -35,7 +38,7 @@ export default async function ColoursPage(props: QuiltPageProps) {
             name: zone.name,
             version: zone.version,
             visibility: zone.visibility,
-            cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex, share })),
+            cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex: hex ?? UNSEEN, share })),
             stitchMm: spiToMm(setups.get(zone.id)?.spi ?? techniques.get(zone.technique).baseSpi),
           }}
           cones={shelf

@@ -1,0 +1,146 @@
+import { deltaEHex } from '../../colour/delta-e';
+import { fibres } from '../../tables/fibres';
+import type { MatchThread } from '../request';
+import { sinkPenalty } from './colour';
+import { type BobbinContext, capital, type CriterionOf } from './criterion';
+
+const clear = (t: MatchThread) => fibres.get(t.fibre).mono;
+
+export const bobbinSize: CriterionOf<BobbinContext> = {
+  id: 'bobbin-size',
+  label: 'Bobbin size',
+  weight: 1,
+  cost({ top, bobbin, preferences }) {
+    if (preferences.bobbin === 'same')
+      return top.id === bobbin.id ? 0 : 0.8 + Math.abs(Math.log(bobbin.tex / top.tex));
+    const ratio = bobbin.tex / top.tex;
+    // Over a fine monofilament every bobbin thread is heavier; an ordinary fine one does.
+    if (ratio > 1.02) return clear(top) ? Math.max(0, (ratio - 2) * 0.3) : 0.6 + (ratio - 1);
+    return ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.5);
+  },
+  say({ top, bobbin, preferences }) {
+    if (preferences.bobbin === 'same')
+      return {
+        reason:
+          top.id === bobbin.id
+            ? {
+                code: 'same-below',
+                text: 'The same thread below, as this studio prefers: a dot of it never shows.',
+              }
+            : {
+                code: 'not-the-same',
+                text: 'Not the thread above: this studio prefers the same thread below.',
+              },
+      };
+    const ratio = bobbin.tex / top.tex;
+    if (ratio > 1.02 && clear(top)) return {};
+    if (ratio > 1.02)
+      return {
+        caution: {
+          code: 'bobbin-thicker',
+          severity: 'note',
+          text: 'The bobbin thread is thicker than the top: it will push up.',
+        },
+      };
+    return {
+      reason:
+        ratio < 0.95
+          ? { code: 'bobbin-finer', text: 'A finer bobbin thread: more on the bobbin, and it stays below.' }
+          : { code: 'bobbin-as-thick', text: 'As thick as the top thread: less on a bobbin than a finer one.' },
+    };
+  },
+};
+
+const UNSUITED = 1.5;
+const same = ({ top, bobbin, preferences }: BobbinContext) => preferences.bobbin === 'same' && top.id === bobbin.id;
+export const bobbinKind: CriterionOf<BobbinContext> = {
+  id: 'bobbin-kind',
+  label: 'Bobbin thread',
+  weight: 1,
+  cost(c) {
+    if (!c.bobbinFibre.bobbin) return UNSUITED;
+    return same(c) || c.bobbinFibre.surface === 'filament' ? 0 : 0.1 + 0.05 * c.bobbinFibre.lint;
+  },
+  say({ bobbinFibre }, penalty) {
+    if (!bobbinFibre.bobbin)
+      return {
+        caution: {
+          code: 'bobbin-unsuited',
+          severity: 'warn',
+          text: `${capital(bobbinFibre.label)} winds and feeds badly on a bobbin.`,
+        },
+      };
+    return penalty > 0.04
+      ? {
+          reason: {
+            code: 'bobbin-rough',
+            text: `${capital(bobbinFibre.label)} feeds less smoothly from a bobbin than a filament.`,
+          },
+        }
+      : {};
+  },
+};
+
+/** What a bobbin this far in colour from its top costs; grows with the difference. */
+export const colourPenalty = (deltaE: number): number =>
+  deltaE > 15 ? Math.min(1.5, (deltaE - 15) / 20 + 0.3) : (deltaE / 15) * 0.3;
+
+export const bobbinColour: CriterionOf<BobbinContext> = {
+  id: 'bobbin-colour',
+  label: 'Bobbin colour',
+  weight: 1,
+  cost: ({ top, bobbin }) =>
+    !top.hex || !bobbin.hex ? (top.id === bobbin.id ? 0 : 0.2) : colourPenalty(deltaEHex(top.hex, bobbin.hex)),
+  say({ top, bobbin }) {
+    if (!top.hex || !bobbin.hex) return {};
+    const de = deltaEHex(top.hex, bobbin.hex);
+    if (de > 15)
+      return {
+        caution: {
+          code: 'bobbin-shows',
+          severity: 'note',
+          text: 'Far in colour from the top thread: a single dot of it would show.',
+        },
+      };
+    return de > 5
+      ? {
+          reason: {
+            code: 'bobbin-shade',
+            text: 'A shade off the top thread: a dot of it would hardly show.',
+          },
+        }
+      : {};
+  },
+};
+
+/** The back is looked at less than the top. */
+const BACK = 0.5;
+/** Dots of the top thread on the back count a quarter, where the two threads differ. */
+const DOTS = 0.25;
+const DIFFERS = 5;
+/** The backing's colour: the line below is the bobbin thread's. */
+export const backColour: CriterionOf<BobbinContext> = {
+  id: 'back-colour',
+  label: 'Colour on the back',
+  weight: 1,
+  cost({ top, bobbin, backingHex }) {
+    if (!backingHex || !bobbin.hex) return 0;
+    const below = BACK * sinkPenalty(deltaEHex(bobbin.hex, backingHex));
+    const dots =
+      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS ? DOTS * sinkPenalty(deltaEHex(top.hex, backingHex)) : 0;
+    return below + dots;
+  },
+  say: (_, penalty) =>
+    penalty > 0.4
+      ? { reason: { code: 'back-shows', text: 'Shows on the back: its colour is far from the backing’s.' } }
+      : {},
+};
+
+const CHANGES = 0.2;
+/** Bobbins wound of a thread that suits are to hand. */
+export const bobbinsReady: CriterionOf<BobbinContext> = {
+  id: 'bobbins-ready',
+  label: 'Bobbins wound',
+  weight: 1,
+  cost: ({ bobbin, wound }) => (wound && wound.size > 0 && (wound.get(bobbin.id) ?? 0) === 0 ? CHANGES : 0),
+};

@@ -1,0 +1,155 @@
+import { deltaE, type Lab, labOf } from '../../colour/delta-e';
+import { clamp } from '../../units/clamp';
+import { capital, type CriterionOf, type TopContext } from './criterion';
+
+/** A clear monofilament takes the colour of the cloth; this is what is still seen of it, ΔE. */
+const CLEAR_DELTA_E = 4;
+/** Differences up to this disappear; this far off it is plainly the wrong colour. */
+const [UNSEEN, PLAIN] = [5, 25];
+const MOST = 1.5;
+/** Among threads that all disappear the nearest comes first. */
+const NEARER = 0.002;
+const UNKNOWN = 0.4;
+/** A thread this far from the cloth is one the shelf has no better than; another would have to be bought. */
+const FAR_OFF = 18;
+
+/** How far a thread's colours lie from the cloths: mean, the furthest and the nearest cloth. */
+interface Spread {
+  mean: number;
+  worst: number;
+  least: number;
+  worstAt: number;
+  leastAt: number;
+}
+
+/** Colours a thread has along its length; one for most. */
+export const coloursOf = (t: { hex?: string; hexes?: readonly string[] }): Lab[] =>
+  (t.hexes && t.hexes.length > 0 ? t.hexes : t.hex ? [t.hex] : []).map(labOf);
+
+/** A variegated thread is judged by its worst colour on every cloth, and by its least where it should show. */
+function spreadOf(c: TopContext): Spread | null {
+  const { cloths } = c.facts;
+  const own = coloursOf(c.thread);
+  if (own.length === 0 || cloths.length === 0) return null;
+  const far = cloths.map((cloth) => Math.max(...own.map((lab) => deltaE(lab, cloth.lab))));
+  const near = cloths.map((cloth) => Math.min(...own.map((lab) => deltaE(lab, cloth.lab))));
+  const worst = Math.max(...far);
+  const least = Math.min(...near);
+  return {
+    mean: far.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0),
+    worst,
+    least,
+    worstAt: far.indexOf(worst),
+    leastAt: near.indexOf(least),
+  };
+}
+
+/** What is seen of a thread that should sink: mostly its mean difference, a quarter the worst cloth, less what the cloth hides. */
+export const effectiveDeltaE = (spread: { mean: number; worst: number }, masking: number): number =>
+  Math.max(0, 0.75 * spread.mean + 0.25 * spread.worst - masking);
+
+/** What a colour that should not be seen costs: grows from ΔE 5, is 1 at 25 and never above 1.5. */
+export const sinkPenalty = (de: number): number => clamp((de - UNSEEN) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
+
+/** The same mirrored: what should be seen costs nothing from ΔE 25 on. */
+const showPenalty = (de: number): number => clamp((PLAIN - de) / (PLAIN - UNSEEN), 0, MOST);
+
+/** Texture may differ a little: it costs from ΔE 12. */
+const texturePenalty = (de: number): number => clamp((de - 12) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
+
+function seen(c: TopContext): { de: number; spread: Spread | null } | null {
+  const spread = spreadOf(c);
+  if (!spread) {
+    // Clear, and of no colour of its own.
+    if (!c.fibre.mono || c.thread.hex) return null;
+    return { de: Math.max(0, CLEAR_DELTA_E - c.facts.masking), spread: null };
+  }
+  return c.facts.zone.visibility === 'show'
+    ? { de: 0.75 * spread.mean + 0.25 * spread.least, spread }
+    : { de: effectiveDeltaE(spread, c.facts.masking), spread };
+}
+
+/** How well the thread's colour does what the zone asks for. In couching the yarn is seen, not the thread. */
+export const colour: CriterionOf<TopContext> = {
+  id: 'visibility',
+  label: 'Colour',
+  weight: 1,
+  cost(c) {
+    if (c.technique.couches && c.facts.yarn) return 0;
+    const found = seen(c);
+    if (!found) return UNKNOWN;
+    switch (c.facts.zone.visibility) {
+      case 'sink':
+        return sinkPenalty(found.de);
+      case 'texture':
+        return texturePenalty(found.de);
+      case 'show':
+        return showPenalty(found.de);
+    }
+  },
+  say(c, penalty) {
+    if (c.technique.couches && c.facts.yarn) return {};
+    const found = seen(c);
+    if (!found)
+      return {
+        reason: {
+          code: 'colour-unknown',
+          text: `The colour of ${c.facts.cloths.length === 0 ? 'the cloth' : 'the thread'} is not known.`,
+          act: 'Lay the cone on the top and judge it there.',
+        },
+      };
+    const { de, spread } = found;
+    const many = c.facts.cloths.length > 1;
+    const worst = spread && c.facts.cloths[spread.worstAt]!.name;
+    const where = many && worst ? ` on ${worst}` : '';
+    const nearer = de > FAR_OFF && worst ? `A thread nearer to ${worst} would do better.` : undefined;
+    const hidden = c.facts.masking > 10 && (spread?.worst ?? 0) > UNSEEN;
+    switch (c.facts.zone.visibility) {
+      case 'sink':
+      case 'texture': {
+        if (penalty > 0.5)
+          return {
+            caution: {
+              code: 'thread-shows',
+              severity: 'note',
+              text:
+                c.facts.zone.visibility === 'sink'
+                  ? `Shows${where}, where it should sink.`
+                  : `More colour than texture${where}.`,
+              act: nearer,
+            },
+          };
+        if (hidden)
+          return { reason: { code: 'print-hides', text: 'On a busy ground hardly any thread is seen.' } };
+        return {
+          reason:
+            de <= UNSEEN
+              ? c.facts.zone.visibility === 'texture'
+                ? {
+                    code: 'texture-reads',
+                    text: 'Close to the cloth: the texture speaks, not the thread.',
+                  }
+                : { code: 'thread-sinks', text: 'Sinks in: nearly the colour of the cloth.' }
+              : { code: 'thread-blends', text: `Blends: texture more than colour${where}.` },
+        };
+      }
+      case 'show': {
+        const least = spread && many ? ` on ${c.facts.cloths[spread.leastAt]!.name}` : '';
+        return penalty > 0.5
+          ? {
+              caution: {
+                code: 'thread-hides',
+                severity: 'note',
+                text: `Would hardly be seen${least}, where it should show.`,
+              },
+            }
+          : {
+              reason: {
+                code: 'thread-stands-out',
+                text: penalty === 0 ? `Stands out${many ? ' on every cloth of the zone' : ' from the cloth'}.` : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
+              },
+            };
+      }
+    }
+  },
+};

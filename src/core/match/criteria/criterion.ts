@@ -1,0 +1,70 @@
+import type { FaultRate } from '../../faults/rates';
+import type { Caution, Reason } from '../../notes';
+import type { Fibre } from '../../tables/fibres';
+import type { Technique } from '../../tables/techniques';
+import type { TensionStart } from '../../tension/start';
+import type { Usage } from '../../usage/usage';
+import type { PickedNeedle } from '../pick-needle';
+import type { MatchPreferences, MatchRequest, MatchThread } from '../request';
+import type { ZoneFacts } from '../zone-facts';
+
+/** What a criterion says of a penalty it gave: why, or what to mind, and what one can do. */
+export interface Said {
+  reason?: Reason;
+  caution?: Caution;
+}
+
+/**
+ * One way a set-up is weighed: its label, its weight and its judgement. Penalties are in one common unit, 1 = a
+ * quilter would see it and mind; never below 0, so that a search may stop early. Numbers first: sentences are made
+ * only for the few set-ups that are shown.
+ */
+export interface CriterionOf<Context> {
+  id: string;
+  label: string;
+  weight: number;
+  cost(c: Context): number;
+  say?(c: Context, penalty: number): Said;
+}
+
+/** What is known when a top thread is weighed, before any bobbin. */
+export interface TopContext {
+  facts: ZoneFacts;
+  technique: Technique;
+  thread: MatchThread;
+  fibre: Fibre;
+  threadMm: number;
+  needle: PickedNeedle;
+  /** Top threads, and needles, of the quilt's other zones. */
+  others?: MatchRequest['others'];
+  /** What the studio's own log says of threads, by id. */
+  record?: ReadonlyMap<string, FaultRate>;
+}
+
+/** What is known of two threads before any tension is reckoned. */
+export interface BobbinContext {
+  top: MatchThread;
+  bobbin: MatchThread;
+  bobbinFibre: Fibre;
+  preferences: MatchPreferences;
+  backingHex?: string;
+  /** Bobbins wound and ready, by thread id, where the studio counts them. */
+  wound?: ReadonlyMap<string, number>;
+}
+
+/** What is known when a pair's tension and metres are reckoned. */
+export interface PairContext {
+  top: MatchThread;
+  bobbin: MatchThread;
+  tension: TensionStart;
+  usage: Usage | null;
+  /** Metres of each thread the quilt's other zones will take. */
+  claimedM?: Readonly<Record<string, number>>;
+  wound?: ReadonlyMap<string, number>;
+}
+
+/** How far a value lies over a limit, in spans. */
+export const over = (value: number, limit: number, span: number) => Math.max(0, (value - limit) / span);
+export const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
+/** Penalties under this are felt by nobody, and no reason. */
+export const FELT = 0.04;

@@ -1,0 +1,91 @@
+import { deltaE, type Lab, labOf } from '../colour/delta-e';
+import { lineDensity } from '../density/line-density';
+import { fabrics } from '../tables/fabrics';
+import { features } from '../tables/features';
+import type { Technique } from '../tables/techniques';
+import type { MatchZone, MatchYarn } from './request';
+
+/** A cloth of the zone that is sewn over and whose colour is known. */
+export interface SeenCloth {
+  name: string;
+  lab: Lab;
+  /** Share of what is sewn over, adding up to 1. */
+  share: number;
+}
+
+/** What of a zone the criteria ask for, worked out once for all threads. */
+export interface ZoneFacts {
+  zone: MatchZone;
+  cloths: readonly SeenCloth[];
+  /** How much the zone's own colours hide a thread, ΔE. */
+  masking: number;
+  /** How many clearly different colours its cloths have. */
+  colours: number;
+  lambda: number;
+  /** Most of it stands up from the quilt: only a very fine thread sinks in. */
+  standsUp: boolean;
+  /** Washed and tumbled again and again: 1, gentler or seldom: less, 0 never. */
+  wear: number;
+  yarn?: MatchYarn;
+  retraced?: number;
+}
+
+/** How hard a quilt is used, by what it is for: the usual case when nothing is said. */
+const WEAR = { bed: 1, baby: 1, garment: 1, other: 0.5, wall: 0, show: 0 } as const;
+const GENTLE = 0.4;
+/** A busy cloth hides this much for each step of its busyness, ΔE. */
+const BUSY_HIDES = 4;
+/** Colours this far apart are two to the eye. */
+const APART = 15;
+/** A print of which nothing else is said. */
+const USUAL_PRINT = 2;
+
+/**
+ * Cloths left unsewn are left out; shares are of what is sewn over. Masking is half the mean difference between the
+ * zone's own colours, and four for each step of busyness: on a loud ground hardly any thread shows.
+ */
+export function zoneFacts(
+  zone: MatchZone,
+  technique: Technique,
+  spacingIn: number,
+  rest: { yarn?: MatchYarn; retraced?: number; wash?: 'gentle' | 'tumble' },
+): ZoneFacts {
+  const sewn = zone.top.filter((t) => t.sewnOver !== false);
+  const all = sewn.length > 0 ? sewn : zone.top;
+  const total = all.reduce((sum, t) => sum + (t.share ?? 1), 0) || 1;
+  const coloured = all.filter((t) => t.hex !== undefined);
+  const seen = coloured.reduce((sum, t) => sum + (t.share ?? 1), 0) || 1;
+  const cloths = coloured.map((t) => ({
+    name: t.name ?? `${fabrics.get(t.fabric).label} ${t.hex}`,
+    lab: labOf(t.hex!),
+    share: (t.share ?? 1) / seen,
+  }));
+  let between = 0;
+  for (const a of cloths) for (const b of cloths) between += a.share * b.share * deltaE(a.lab, b.lab);
+  const busyness = all.reduce(
+    (sum, t) => sum + ((t.share ?? 1) / total) * (t.busyness ?? (t.role === 'print' ? USUAL_PRINT : 0)),
+    0,
+  );
+  const raised = (zone.features ?? []).some((f) => features.get(f, 'zone.features').extraLayers > 0);
+  const upright = all.reduce(
+    (sum, t) => sum + (fabrics.get(t.fabric).standsUp ? (t.share ?? 1) / total : 0),
+    0,
+  );
+  return {
+    zone,
+    cloths,
+    masking: 0.5 * between + BUSY_HIDES * busyness,
+    colours: distinct(cloths.map((c) => c.lab)),
+    lambda: lineDensity(technique, spacingIn, zone.areaIn2 ?? 1, zone.areaIn2 ? zone.lengthIn : undefined),
+    standsUp: upright >= 0.5 || (raised && upright > 0),
+    wear: WEAR[zone.use] * (rest.wash === 'gentle' ? GENTLE : 1),
+    yarn: rest.yarn,
+    retraced: rest.retraced,
+  };
+}
+
+function distinct(labs: readonly Lab[]): number {
+  const kept: Lab[] = [];
+  for (const lab of labs) if (kept.every((k) => deltaE(k, lab) > APART)) kept.push(lab);
+  return kept.length;
+}
