@@ -38,7 +38,9 @@ const tally = {
 };
 /** What stands in the studio, whatever zone is asked for. */
 const preferences = {
-  machine: s.object({ ...s.machineFields, feet: s.list(s.footId),
+  machine: s.object({
+    ...s.machineFields,
+    feet: s.list(s.footId),
     bobbinMm: s.bobbinMm,
     'couchingHoleMm?': s.within(0.1, 20),
   }),

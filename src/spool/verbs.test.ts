@@ -25,6 +25,9 @@ const unknown = {
   description: { gM2: 170, weave: 'brushed', stretch: 1, shine: 'matt' },
 };
 
+const swirls = { technique: 'swirls', handsMin: 40, actsMin: 5 };
+const combination = { machineId: 'm', topId: 't', bobbinId: 'b', battingId: 'wool', needleNm: 100 };
+
 /** Requests of each verb that are answered. */
 const requests: [string, object][] = [
   ...readdirSync(folder).flatMap((file) =>
@@ -45,6 +48,31 @@ const requests: [string, object][] = [
   ['whole-quilt', { ...whole, zones: [], topPrice: 1 }],
   ['what-if', { ...preferences, zone, topId: top }],
   ['unknown-cloth', unknown],
+  ['hours', { logged: [{ parts: [swirls], minutes: 50 }], next: [{ parts: [swirls] }, { parts: [swirls] }] }],
+  ['hours', { logged: [], next: [] }],
+  ['tension-learn', { searches: [{ ...combination, mean: 0.2, sd: 0.1 }], ask: [combination] }],
+  ['route', { edges: [{ a: [0, 0], b: [4, 0] }], freeEnds: [[0, 0]], startCostIn: 6 }],
+  [
+    'regulator',
+    {
+      machine: { maxSpm: 2000, idleMinSpm: 100, idleMaxSpm: 900 },
+      mode: 'idling',
+      spi: 10,
+      path: [
+        { tMs: 0, xIn: 0, yIn: 0 },
+        { tMs: 2000, xIn: 3, yIn: 0 },
+      ],
+    },
+  ],
+  [
+    'quote',
+    {
+      parts: [{ kind: 'grid', areaIn2: 900 }],
+      rates: { perIn2: { grid: 2 } },
+      materials: [{ label: 'Batting', amount: 1, unit: 'piece', price: 2500 }],
+      taxPct: 8,
+    },
+  ],
 ];
 
 test.each(requests.map(([verb, request], i) => [verb, i, request] as const))(

@@ -12,6 +12,7 @@ import { nextTension } from '@/core/tension/next';
 import { startTension } from '@/core/tension/start';
 import { describeThread } from '@/core/thread/describe';
 import { usage } from '@/core/usage/usage';
+import { LEARNING_VERBS } from './learning-verbs';
 import { MATCH_VERBS } from './match-verbs';
 import * as s from './schema-parts';
 import { type Verb, verb } from './verb';
@@ -166,6 +167,7 @@ export const VERBS: Record<string, Verb> = {
     nextTension,
   ),
   ...MATCH_VERBS,
+  ...LEARNING_VERBS,
   density: verb(
     'line density, sewn length and open gaps of zones against the batting',
     s.object({
@@ -182,6 +184,8 @@ export const VERBS: Record<string, Verb> = {
           'fibre?': s.fibreId,
         }),
       ),
+      'neighbours?': s.list(s.object({ a: s.text(), b: s.text(), seamIn: s.within(0, 1_000_000) })),
+      'gapShare?': s.within(0.1, 1),
       'evenness?': s.within(1, 100),
     }),
     s.answer({ zones: s.list({ type: 'object' }), evenness: s.num, limit: s.num, ok: s.bool }),

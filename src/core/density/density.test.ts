@@ -79,7 +79,7 @@ describe('zones against each other', () => {
   test('beyond the limit the two are named, and what will happen', () => {
     const out = ask([zone('A', { spacingIn: 0.3 }), zone('B', { spacingIn: 1.5 })]);
     expect(out.cautions.find((c) => c.code === 'uneven')?.text).toMatch(
-      /Zone A is 5\.0 times as dense as zone B; above 2\.5 the open one bubbles/,
+      /Zone A is 5\.0 times as dense as zone B beside it; above 2\.5 the open one bubbles/,
     );
   });
   test('quick work may be less even', () => {
@@ -100,12 +100,43 @@ describe('how stiff it will be', () => {
     expect(threadCover(4, 0.5, 0.254)).toBeCloseTo(0.06, 9);
   });
   test('a dense fill in a thick thread is said to be stiff; without a thread nothing is claimed', () => {
-    const dense = zone('A', { technique: 'micro-fill', spacingIn: 0.08, areaIn2: 20 });
+    const dense = zone('A', { technique: 'micro-fill', spacingIn: 0.2, areaIn2: 20 });
+    const packed = zone('A', { technique: 'micro-fill', spacingIn: 0.08, areaIn2: 20 });
+    // Beyond six inches of line to the square inch no thread keeps it soft.
+    expect(codes(ask([packed]))).toContain('stiff');
     expect(codes(ask([{ ...dense, topTex: 40, fibre: 'cotton' }]))).toContain('stiff');
     expect(codes(ask([dense]))).not.toContain('stiff');
   });
   test('thread painting is meant to be covered', () => {
     const painted = zone('A', { technique: 'thread-painting', spacingIn: 0.05, topTex: 40, fibre: 'cotton' });
     expect(codes(ask([painted]))).not.toContain('stiff');
+  });
+});
+
+describe('neighbours', () => {
+  const three = [
+    zone('A', { spacingIn: 0.3, areaIn2: 400 }),
+    zone('B', { spacingIn: 0.6, areaIn2: 400 }),
+    zone('C', { spacingIn: 1.2, areaIn2: 400 }),
+  ];
+  const seams = [
+    { a: 'A', b: 'B', seamIn: 20 },
+    { a: 'B', b: 'C', seamIn: 20 },
+  ];
+  test('only zones that share a seam are held against each other', () => {
+    expect(ask(three).evenness).toBeCloseTo(4, 9);
+    const beside = density({ battingId: 'cotton-80-20', zones: three, neighbours: seams });
+    expect(beside.evenness).toBeCloseTo(2, 9);
+    expect(beside.ok).toBe(true);
+  });
+  test('a small accent condemns nothing', () => {
+    const zones = [zone('A', { spacingIn: 0.1, areaIn2: 20 }), zone('B', { spacingIn: 1, areaIn2: 600 })];
+    const told = density({ battingId: 'cotton-80-20', zones, neighbours: [{ a: 'A', b: 'B', seamIn: 12 }] });
+    expect(told.evenness).toBe(1);
+  });
+  test('a seam of a zone that is not there is refused', () => {
+    expect(() =>
+      density({ battingId: 'cotton-80-20', zones: three, neighbours: [{ a: 'A', b: 'X', seamIn: 1 }] }),
+    ).toThrow(/“X”/);
   });
 });

@@ -1,4 +1,4 @@
-import type { Caution } from '../notes';
+import { type Caution, CoreError } from '../notes';
 import { battings } from '../tables/battings';
 import { techniques } from '../tables/techniques';
 import { diameterMm } from '../thread/thread';
@@ -18,8 +18,17 @@ export interface DensityRequest {
   /** Share of the rating that is used; 0.95 keeps a margin. */
   gapShare?: number;
   zones: readonly DensityZone[];
-  /** Densest over sparsest allowed: 2.5 by default, 4 for quick work. */
+  /** Seams that zones share, inches; left out, every zone touches every other. */
+  neighbours?: readonly SharedSeam[];
+  /** Denser over sparser neighbour allowed: 2.5 by default, 4 for quick work. */
   evenness?: number;
+}
+
+/** Length of seam two zones share, by their ids. */
+export interface SharedSeam {
+  a: string;
+  b: string;
+  seamIn: number;
 }
 
 export interface ZoneDensity {
@@ -33,7 +42,10 @@ export interface ZoneDensity {
 
 export interface Density {
   zones: ZoneDensity[];
+  /** The largest ratio of line densities between neighbours that are no accents. */
   evenness: number;
+  /** Area-weighted spread of ln λ over the whole quilt. */
+  spread: number;
   limit: number;
   ok: boolean;
   cautions: Caution[];
@@ -53,7 +65,12 @@ export const gapLimitIn = (battingId: string, ratedIn?: number, share = GAP_SHAR
 export const threadCover = (lambda: number, backtrack: number, threadMm: number): number =>
   lambda * (1 + backtrack) * mmToIn(threadMm);
 
-/** Density of each zone against the batting's rating, and of the zones against each other. */
+/** A zone smaller than this share of the zones it touches together is an accent and condemns nothing. */
+const ACCENT = 0.08;
+/** Line density above which an area is stiff whatever the thread, in/in². */
+const STIFF_LAMBDA = 6;
+
+/** Density of each zone against the batting's rating, and of neighbours along their seams. @throws CoreError `unknown-zone` when a seam names a zone that is not there. */
 export function density(request: DensityRequest): Density {
   const { battingId, evenness: limit = EVENNESS_LIMIT } = request;
   const allowed = gapLimitIn(battingId, request.battingMaxGapIn, request.gapShare);
@@ -68,15 +85,19 @@ export function density(request: DensityRequest): Density {
         severity: 'warn',
         text: `Zone ${zone.id} leaves gaps of ${zone.spacingIn} in; this batting allows ${allowed.toFixed(2)} in.`,
       });
-    if (zone.topTex != null && zone.fibre != null && !t.pilesUp) {
-      const cover = threadCover(lambda, t.backtrack, diameterMm({ tex: zone.topTex, fibre: zone.fibre }));
-      if (cover > STIFF)
-        cautions.push({
-          code: 'stiff',
-          severity: 'warn',
-          text: `Thread covers ${(cover * 100).toFixed(0)} % of zone ${zone.id}: it will be stiff.`,
-        });
-    }
+    const covers =
+      zone.topTex != null && zone.fibre != null
+        ? threadCover(lambda, t.backtrack, diameterMm({ tex: zone.topTex, fibre: zone.fibre }))
+        : 0;
+    if (!t.pilesUp && t.area && (covers > STIFF || lambda > STIFF_LAMBDA))
+      cautions.push({
+        code: 'stiff',
+        severity: 'warn',
+        text:
+          covers > STIFF
+            ? `Thread covers ${(covers * 100).toFixed(0)} % of zone ${zone.id}: it will be stiff.`
+            : `Zone ${zone.id} has ${lambda.toFixed(1)} in of line on each square inch: it will be stiff whatever the thread.`,
+      });
     return {
       id: zone.id,
       lineDensity: lambda,
@@ -86,16 +107,81 @@ export function density(request: DensityRequest): Density {
       ok,
     };
   });
-  const lambdas = zones.map((z) => z.lineDensity);
-  const evenness = lambdas.length > 0 ? Math.max(...lambdas) / Math.min(...lambdas) : 1;
-  if (evenness > limit) {
-    const dense = zones.find((z) => z.lineDensity === Math.max(...lambdas))!;
-    const open = zones.find((z) => z.lineDensity === Math.min(...lambdas))!;
+  const pairs = neighbourPairs(request);
+  const by = new Map(zones.map((z, i) => [z.id, { ...z, areaIn2: request.zones[i]!.areaIn2 }]));
+  const accents = accentsOf(by, pairs);
+  const judged = pairs
+    .filter((p) => !accents.has(p.a) && !accents.has(p.b))
+    .map((p) => ({ ...p, ratio: by.get(p.a)!.lineDensity / by.get(p.b)!.lineDensity }))
+    .map((p) => (p.ratio >= 1 ? p : { ...p, a: p.b, b: p.a, ratio: 1 / p.ratio }));
+  const worst = judged.reduce<(typeof judged)[number] | null>(
+    (w, p) => (!w || p.ratio > w.ratio ? p : w),
+    null,
+  );
+  const evenness = worst?.ratio ?? 1;
+  for (const p of judged.filter((x) => x.ratio > limit + 1e-9))
     cautions.push({
       code: 'uneven',
       severity: 'warn',
-      text: `Zone ${dense.id} is ${evenness.toFixed(1)} times as dense as zone ${open.id}; above ${limit} the open one bubbles after washing.`,
+      text: `Zone ${p.a} is ${p.ratio.toFixed(1)} times as dense as zone ${p.b} beside it; above ${limit} the open one bubbles after washing.`,
     });
-  }
-  return { zones, evenness, limit, ok: evenness <= limit && zones.every((z) => z.ok), cautions };
+  return {
+    zones,
+    evenness,
+    spread: spreadOf([...by.values()]),
+    limit,
+    ok: evenness <= limit && zones.every((z) => z.ok),
+    cautions,
+  };
 }
+
+/** Each pair of neighbours once. */
+function neighbourPairs({ zones, neighbours }: DensityRequest): SharedSeam[] {
+  if (!neighbours)
+    return zones.flatMap((a, i) => zones.slice(i + 1).map((b) => ({ a: a.id, b: b.id, seamIn: 1 })));
+  const ids = new Set(zones.map((z) => z.id));
+  neighbours.forEach(({ a, b }, i) => {
+    for (const id of [a, b])
+      if (!ids.has(id))
+        throw new CoreError(
+          'unknown-zone',
+          `A seam names zone “${id}”, which is not in the list.`,
+          `neighbours.${i}`,
+        );
+  });
+  return neighbours.filter((n) => n.a !== n.b && n.seamIn > 0);
+}
+
+/** Zones much smaller than all they touch together. */
+function accentsOf(
+  zones: ReadonlyMap<string, { areaIn2: number }>,
+  pairs: readonly SharedSeam[],
+): ReadonlySet<string> {
+  const beside = new Map<string, Set<string>>();
+  for (const { a, b } of pairs)
+    for (const [here, there] of [
+      [a, b],
+      [b, a],
+    ] as const)
+      beside.set(here, (beside.get(here) ?? new Set()).add(there));
+  const area = (id: string) => zones.get(id)!.areaIn2;
+  return new Set(
+    [...beside]
+      .filter(([id, others]) => area(id) < ACCENT * [...others].reduce((sum, o) => sum + area(o), 0))
+      .map(([id]) => id),
+  );
+}
+
+/** Area-weighted standard deviation of ln λ. */
+function spreadOf(zones: readonly { lineDensity: number; areaIn2: number }[]): number {
+  const total = zones.reduce((sum, z) => sum + z.areaIn2, 0);
+  if (total === 0) return 0;
+  const mean = zones.reduce((sum, z) => sum + z.areaIn2 * Math.log(z.lineDensity), 0) / total;
+  return Math.sqrt(
+    zones.reduce((sum, z) => sum + z.areaIn2 * (Math.log(z.lineDensity) - mean) ** 2, 0) / total,
+  );
+}
+
+/** How soft a zone turns out, by its line density: soft to 1, usual to 2.5, firm above. */
+export const softnessOf = (lambda: number): 'soft' | 'usual' | 'firm' =>
+  lambda <= 1 ? 'soft' : lambda <= 2.5 ? 'usual' : 'firm';

@@ -22,7 +22,9 @@ const POINT_ORDER: readonly Point[] = ['sharp', 'micro-sharp', 'light-ball'];
 
 /** The eye a thread should run through: large for what frays or is thick, else standard. */
 export const wantedEye = (thread: Pick<MatchThread, 'tex' | 'fibre'>): Eye =>
-  fibres.get(thread.fibre, 'threads.fibre').eye === 'large' || thread.tex > LARGE_EYE_TEX ? 'large' : 'standard';
+  fibres.get(thread.fibre, 'threads.fibre').eye === 'large' || thread.tex > LARGE_EYE_TEX
+    ? 'large'
+    : 'standard';
 
 /** The best needle of the drawer, its eye first; null with the reason when none suits. */
 export function pickNeedle(
@@ -50,7 +52,10 @@ export function pickNeedle(
     const point = points.includes(wanted) ? wanted : POINT_ORDER.find((p) => points.includes(p))!;
     const missed = point !== wanted && (wanted === 'light-ball' || point === 'light-ball');
     const size = choice.sizes.find((s) => s.nm === nm)!;
-    return { picked: { nm, us, eye, point, wantedPoint: missed ? wanted : null, size, choice }, refusal: null };
+    return {
+      picked: { nm, us, eye, point, wantedPoint: missed ? wanted : null, size, choice },
+      refusal: null,
+    };
   }
   return { picked: null, refusal };
 }

@@ -176,11 +176,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
   ];
   const slower = fabrics.get(zone.backing).creeps >= 2 ? CREEPING : 1;
   const handOf = (top: TopChoice) =>
-    Math.min(
-      technique.handInPerS * slower * top.context.fibre.handFactor,
-      top.regulation.maxInPerS,
-      ...caps,
-    );
+    Math.min(technique.handInPerS * slower * top.context.fibre.handFactor, top.regulation.maxInPerS, ...caps);
   return {
     technique,
     topThreads,
@@ -238,9 +234,8 @@ const tagged = <T extends Reason>(notes: readonly T[]): T[] =>
   notes.map((n) => (BELONGS[n.code] ? { ...n, from: BELONGS[n.code] } : n));
 
 /** Nothing is said twice: one sentence a code, the first. */
-const onceEach = <T extends Reason>(notes: readonly T[]): T[] => [
-  ...new Map([...notes].reverse().map((n) => [n.code, n])).values(),
-].reverse();
+const onceEach = <T extends Reason>(notes: readonly T[]): T[] =>
+  [...new Map([...notes].reverse().map((n) => [n.code, n])).values()].reverse();
 const order = { stop: 0, warn: 1, note: 2 } as const;
 
 function asSetup(

@@ -26,7 +26,10 @@ export function costOf<C>(criteria: readonly CriterionOf<C>[], context: C): numb
 }
 
 /** The sentences of what was weighed, each marked with its criterion. */
-export function sayOf<C>(criteria: readonly CriterionOf<C>[], context: C): { reasons: Reason[]; cautions: Caution[] } {
+export function sayOf<C>(
+  criteria: readonly CriterionOf<C>[],
+  context: C,
+): { reasons: Reason[]; cautions: Caution[] } {
   const reasons: Reason[] = [];
   const cautions: Caution[] = [];
   for (const c of criteria) {

@@ -69,7 +69,9 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
       ? flexIndex(nm, request.spi, firm)
       : basteFlexIndex(nm, request.basteInPerS, firm);
   const holes = perforation(nm, request.spi);
-  const eyePenalty = outside(ratio, EYE_BEST, EYE_USABLE) * (ratio < EYE_BEST[0] ? ROOMY : 1);
+  const off = outside(ratio, EYE_BEST, EYE_USABLE);
+  // A little room is hardly felt: it grows with the square, and at its limit is half of what tight is.
+  const eyePenalty = ratio < EYE_BEST[0] ? ROOMY * off ** 2 : off;
   const flexPenalty = flex <= FLEX_BEST ? 0 : (flex - FLEX_BEST) / (FLEX_USABLE - FLEX_BEST);
   const keeps = memory >= KEEPS_HOLES;
   const holePenalty = keeps ? Math.max(0, (holes - 0.45) / (PERFORATION_WARN - 0.45)) * 0.5 : 0;

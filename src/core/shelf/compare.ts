@@ -60,16 +60,15 @@ export function compareThreads(threads: readonly ComparedThread[]): Comparison {
     thickerIsStronger: thick[0]!.t.id === strong[0]!.t.id,
     piecing: measured.map(({ t, diameterMm, breakGf }) => {
       const fibre = fibres.get(t.fibre);
-      const why =
-        !fibre.bobbin
-          ? `${fibre.label} does not hold a seam`
-          : diameterMm > PIECE_MOST_MM
-            ? `at ${diameterMm.toFixed(2)} mm it adds bulk to the seam`
-            : breakGf < PIECE_LEAST_GF
-              ? `it breaks at ${Math.round(breakGf)} gf, too weak for a seam`
-              : fibre.washRisk > 0.5
-                ? `${fibre.label} is weak when wet`
-                : '';
+      const why = !fibre.bobbin
+        ? `${fibre.label} does not hold a seam`
+        : diameterMm > PIECE_MOST_MM
+          ? `at ${diameterMm.toFixed(2)} mm it adds bulk to the seam`
+          : breakGf < PIECE_LEAST_GF
+            ? `it breaks at ${Math.round(breakGf)} gf, too weak for a seam`
+            : fibre.washRisk > 0.5
+              ? `${fibre.label} is weak when wet`
+              : '';
       return { id: t.id, fits: why === '', why: why || 'fine and strong enough, and stands the iron' };
     }),
   };

@@ -16,7 +16,7 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
     const ratio = bobbin.tex / top.tex;
     // Over a fine monofilament every bobbin thread is heavier; an ordinary fine one does.
     if (ratio > 1.02) return clear(top) ? Math.max(0, (ratio - 2) * 0.3) : 0.6 + (ratio - 1);
-    return ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.5);
+    return ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.25);
   },
   say({ top, bobbin, preferences }) {
     if (preferences.bobbin === 'same')
@@ -46,13 +46,17 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
       reason:
         ratio < 0.95
           ? { code: 'bobbin-finer', text: 'A finer bobbin thread: more on the bobbin, and it stays below.' }
-          : { code: 'bobbin-as-thick', text: 'As thick as the top thread: less on a bobbin than a finer one.' },
+          : {
+              code: 'bobbin-as-thick',
+              text: 'As thick as the top thread: less on a bobbin than a finer one.',
+            },
     };
   },
 };
 
 const UNSUITED = 1.5;
-const same = ({ top, bobbin, preferences }: BobbinContext) => preferences.bobbin === 'same' && top.id === bobbin.id;
+const same = ({ top, bobbin, preferences }: BobbinContext) =>
+  preferences.bobbin === 'same' && top.id === bobbin.id;
 export const bobbinKind: CriterionOf<BobbinContext> = {
   id: 'bobbin-kind',
   label: 'Bobbin thread',
@@ -90,7 +94,11 @@ export const bobbinColour: CriterionOf<BobbinContext> = {
   label: 'Bobbin colour',
   weight: 1,
   cost: ({ top, bobbin }) =>
-    !top.hex || !bobbin.hex ? (top.id === bobbin.id ? 0 : 0.2) : colourPenalty(deltaEHex(top.hex, bobbin.hex)),
+    !top.hex || !bobbin.hex
+      ? top.id === bobbin.id
+        ? 0
+        : 0.2
+      : colourPenalty(deltaEHex(top.hex, bobbin.hex)),
   say({ top, bobbin }) {
     if (!top.hex || !bobbin.hex) return {};
     const de = deltaEHex(top.hex, bobbin.hex);
@@ -127,7 +135,9 @@ export const backColour: CriterionOf<BobbinContext> = {
     if (!backingHex || !bobbin.hex) return 0;
     const below = BACK * sinkPenalty(deltaEHex(bobbin.hex, backingHex));
     const dots =
-      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS ? DOTS * sinkPenalty(deltaEHex(top.hex, backingHex)) : 0;
+      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS
+        ? DOTS * sinkPenalty(deltaEHex(top.hex, backingHex))
+        : 0;
     return below + dots;
   },
   say: (_, penalty) =>

@@ -49,7 +49,8 @@ export const effectiveDeltaE = (spread: { mean: number; worst: number }, masking
   Math.max(0, 0.75 * spread.mean + 0.25 * spread.worst - masking);
 
 /** What a colour that should not be seen costs: grows from ΔE 5, is 1 at 25 and never above 1.5. */
-export const sinkPenalty = (de: number): number => clamp((de - UNSEEN) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
+export const sinkPenalty = (de: number): number =>
+  clamp((de - UNSEEN) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
 
 /** The same mirrored: what should be seen costs nothing from ΔE 25 on. */
 const showPenalty = (de: number): number => clamp((PLAIN - de) / (PLAIN - UNSEEN), 0, MOST);
@@ -146,7 +147,10 @@ export const colour: CriterionOf<TopContext> = {
           : {
               reason: {
                 code: 'thread-stands-out',
-                text: penalty === 0 ? `Stands out${many ? ' on every cloth of the zone' : ' from the cloth'}.` : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
+                text:
+                  penalty === 0
+                    ? `Stands out${many ? ' on every cloth of the zone' : ' from the cloth'}.`
+                    : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
               },
             };
       }

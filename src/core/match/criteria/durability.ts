@@ -19,7 +19,12 @@ export const durability: CriterionOf<TopContext> = {
   },
   say({ facts, fibre, thread }, penalty) {
     if (penalty <= 0.1) return {};
-    const use = facts.zone.use === 'baby' ? 'a baby’s quilt' : facts.zone.use === 'garment' ? 'a garment' : 'a quilt in use';
+    const use =
+      facts.zone.use === 'baby'
+        ? 'a baby’s quilt'
+        : facts.zone.use === 'garment'
+          ? 'a garment'
+          : 'a quilt in use';
     return fibre.mono
       ? {
           caution: {

@@ -51,6 +51,9 @@ export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [strength, sto
 
 /** What each criterion is called and what it counts (judgement; a studio's log can correct it). */
 export const CRITERIA: Readonly<Record<string, { label: string; weight: number }>> = Object.fromEntries(
-  [...TOP_CRITERIA, ...BOBBIN_CRITERIA, ...PAIR_CRITERIA].map(({ id, label, weight }) => [id, { label, weight }]),
+  [...TOP_CRITERIA, ...BOBBIN_CRITERIA, ...PAIR_CRITERIA].map(({ id, label, weight }) => [
+    id,
+    { label, weight },
+  ]),
 );
 export type Criterion = string;

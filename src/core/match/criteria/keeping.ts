@@ -61,7 +61,9 @@ export const lasting: CriterionOf<TopContext> = {
   cost: ({ fibre, technique }) => (fibre.dissolves && technique.stabilises !== 'always' ? 1 : 0),
   say: (_, penalty) =>
     penalty > 0
-      ? { caution: { code: 'washes-out', severity: 'stop', text: 'Dissolves in the wash: for basting only.' } }
+      ? {
+          caution: { code: 'washes-out', severity: 'stop', text: 'Dissolves in the wash: for basting only.' },
+        }
       : {},
 };
 

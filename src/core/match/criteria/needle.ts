@@ -69,6 +69,11 @@ export const needleChange: CriterionOf<TopContext> = {
   },
   say: ({ needle }, penalty) =>
     penalty > 0
-      ? { reason: { code: 'needle-change', text: `Nm ${needle.nm} is in no other zone: one more needle change.` } }
+      ? {
+          reason: {
+            code: 'needle-change',
+            text: `Nm ${needle.nm} is in no other zone: one more needle change.`,
+          },
+        }
       : {},
 };

@@ -14,7 +14,7 @@ export const strength: CriterionOf<PairContext> = {
   id: 'strength',
   label: 'Strength',
   weight: 1,
-  cost: (c) => over(share(c), HARD_SHARE, 0.04),
+  cost: (c) => over(share(c), HARD_SHARE, 0.08),
   say: (c) =>
     c.tension.cautions.length > 0
       ? { caution: c.tension.cautions[0] }

@@ -7,7 +7,8 @@ const STRONG_CN_TEX = 33;
 /** From here on a thread is stout enough to be cut at. */
 const STOUT_TEX = 25;
 
-const rough = (c: TopContext) => (c.facts.zone.features ?? []).map((f) => features.get(f)).find((f) => f.abrasive);
+const rough = (c: TopContext) =>
+  (c.facts.zone.features ?? []).map((f) => features.get(f)).find((f) => f.abrasive);
 
 /** Prints and metal yarns that cut thread: never the finest, nor a monofilament, over them. */
 export const rubbing: CriterionOf<TopContext> = {

@@ -38,7 +38,13 @@ export const yarn: CriterionOf<TopContext> = {
       };
     if (de === null) return {};
     return penalty > 0.5
-      ? { caution: { code: 'thread-shows', severity: 'note', text: 'Shows on the yarn, where it should vanish.' } }
+      ? {
+          caution: {
+            code: 'thread-shows',
+            severity: 'note',
+            text: 'Shows on the yarn, where it should vanish.',
+          },
+        }
       : { reason: { code: 'yarn-colour', text: 'Near the yarn’s colour: it vanishes on it.' } };
   },
 };
