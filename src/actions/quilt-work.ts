@@ -63,7 +63,9 @@ export function spoolBands(
   const source =
     metres.length > 0
       ? metres
-      : zones.flatMap((z) => z.fabrics.slice(0, 1).map((f) => ({ hex: f.hex ?? '#e6e2d6', m: areaOf(z.geometry) })));
+      : zones.flatMap((z) =>
+          z.fabrics.slice(0, 1).map((f) => ({ hex: f.hex ?? '#e6e2d6', m: areaOf(z.geometry) })),
+        );
   const byHex = new Map<string, number>();
   for (const s of source) add(byHex, s.hex, s.m);
   const sum = [...byHex.values()].reduce((a, b) => a + b, 0) || 1;

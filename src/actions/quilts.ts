@@ -208,7 +208,10 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
     input,
     async (tx: Sql, form) => {
       if (form.fabrics.every((f) => f.sewnOver === false))
-        return refuse('Every cloth here is left alone: say which of them the stitching goes over.', 'fabrics');
+        return refuse(
+          'Every cloth here is left alone: say which of them the stitching goes over.',
+          'fabrics',
+        );
       const work: ZoneWork = {
         name: form.name.trim(),
         technique: form.technique,

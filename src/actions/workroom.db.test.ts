@@ -238,7 +238,8 @@ describe('schools', () => {
     const preferences = (await readPreferences(base.sql))!;
     const { version, ...settings } = preferences;
     const [zone] = await base.sql<{ id: string; quiltId: string }[]>`select id, quilt_id from zone limit 1`;
-    const best = async () => setupsForZone((await readCardSources(base.sql, zone!.quiltId))!, zone!.id, 1)!.setups[0]!;
+    const best = async () =>
+      setupsForZone((await readCardSources(base.sql, zone!.quiltId))!, zone!.id, 1)!.setups[0]!;
     const first = await best();
     value(
       await setPreferences(thisContext(), {

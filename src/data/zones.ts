@@ -21,7 +21,10 @@ export const readOpenZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
   where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
 
 /** A cloth as it lies in a zone. */
-export type ZoneCloth = Pick<Zone['fabrics'][number], 'fabricId' | 'hex' | 'share' | 'role' | 'sewnOver' | 'busyness'>;
+export type ZoneCloth = Pick<
+  Zone['fabrics'][number],
+  'fabricId' | 'hex' | 'share' | 'role' | 'sewnOver' | 'busyness'
+>;
 
 export interface ZoneWork {
   name: string;

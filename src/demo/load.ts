@@ -23,7 +23,7 @@ import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { insertShipped } from '@/data/shipped';
 import { readMachine, upsertCalibration } from '@/data/machines';
-import { fitNeedle, } from '@/data/needles';
+import { fitNeedle } from '@/data/needles';
 import { insertRuler } from '@/data/rulers';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';

@@ -104,7 +104,7 @@ describe('how stiff it will be', () => {
     const packed = zone('A', { technique: 'micro-fill', spacingIn: 0.08, areaIn2: 20 });
     // Beyond six inches of line to the square inch no thread keeps it soft.
     expect(codes(ask([packed]))).toContain('stiff');
-    expect(codes(ask([{ ...dense, topTex: 40, fibre: 'cotton' }]))).toContain('stiff');
+    expect(codes(ask([{ ...dense, topTex: 200, fibre: 'wool-blend' }]))).toContain('stiff');
     expect(codes(ask([dense]))).not.toContain('stiff');
   });
   test('thread painting is meant to be covered', () => {

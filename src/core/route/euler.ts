@@ -1,4 +1,4 @@
-import type { Graph } from './route';
+import type { Graph } from './graph';
 
 /**
  * Paths that cover each of the given edges once (Hierholzer 1873): the odd nodes are the ends. Ends are joined two by

@@ -1,8 +1,9 @@
 import { CoreError } from '../notes';
 import { eulerPaths } from './euler';
+import { besideOf, type Graph, type Point } from './graph';
 import { cheapestPairing } from './pairing';
 
-export type Point = readonly [number, number];
+export type { Point } from './graph';
 
 export interface RouteRequest {
   /** Lines to sew, inches. */
@@ -26,12 +27,6 @@ export interface Route {
 const START_COST_IN = 8;
 /** Ends nearer than this are one place, inches. */
 const SAME_IN = 1e-4;
-
-/** A graph of places and the lines between them. */
-export interface Graph {
-  points: Point[];
-  edges: { u: number; v: number; lengthIn: number }[];
-}
 
 function graphOf(edges: RouteRequest['edges']): Graph {
   const points: Point[] = [];
@@ -80,18 +75,6 @@ function partsOf(graph: Graph): number[][] {
     parts.push(part.sort((a, b) => a - b));
   });
   return parts;
-}
-
-export function besideOf({ edges }: Pick<Graph, 'edges'>): ReadonlyMap<number, number[]> {
-  const beside = new Map<number, number[]>();
-  edges.forEach(({ u, v }, i) => {
-    for (const node of [u, v]) {
-      const list = beside.get(node);
-      if (list) list.push(i);
-      else beside.set(node, [i]);
-    }
-  });
-  return beside;
 }
 
 /** Shortest walks along edges from a node (Dijkstra 1959): length to each node and the edge it is reached by. */

@@ -156,7 +156,16 @@ describe('the talk', () => {
       widthsIn: [64, 64, 64],
       borderIn: 6,
       sashIn: null,
-      fabrics: [{ fabricId: 'fabric-linen', hex: '#112233', share: 0.75, role: 'ground', sewnOver: true, busyness: null }],
+      fabrics: [
+        {
+          fabricId: 'fabric-linen',
+          hex: '#112233',
+          share: 0.75,
+          role: 'ground',
+          sewnOver: true,
+          busyness: null,
+        },
+      ],
     });
     await userEvent.click(
       await screen.findByRole('button', { name: /Whose, and what for: Whose quilt is it/ }),
@@ -210,8 +219,26 @@ describe('what to mind at the counter', () => {
 describe('a zone', () => {
   const zone = aZone({
     fabrics: [
-      { fabricId: 'fabric-batik', kind: 'batik', name: 'Tide batik', hex: '#123456', share: 0.6, role: 'ground', sewnOver: true, busyness: null },
-      { fabricId: 'fabric-linen', kind: 'linen', name: 'Sail linen', hex: '#654321', share: 0.4, role: 'ground', sewnOver: true, busyness: null },
+      {
+        fabricId: 'fabric-batik',
+        kind: 'batik',
+        name: 'Tide batik',
+        hex: '#123456',
+        share: 0.6,
+        role: 'ground',
+        sewnOver: true,
+        busyness: null,
+      },
+      {
+        fabricId: 'fabric-linen',
+        kind: 'linen',
+        name: 'Sail linen',
+        hex: '#654321',
+        share: 0.4,
+        role: 'ground',
+        sewnOver: true,
+        busyness: null,
+      },
     ],
     features: ['bulky-seams'],
   });
