@@ -24,7 +24,8 @@ module.exports = {
       from: { path: '^src/core', pathNot: TESTS },
       to: {
         path: 'node_modules',
-        pathNot: 'node_modules/(culori|polygon-clipping|@stdlib|ml-kmeans|ml-matrix|edmonds-blossom|image-size)',
+        pathNot:
+          'node_modules/(culori|polygon-clipping|@stdlib|ml-kmeans|ml-matrix|edmonds-blossom|image-size)',
       },
     },
     {

@@ -59,6 +59,7 @@ test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
   await dialog.getByRole('button', { name: 'Note this fault' }).click();
   await expect(dialog).toBeHidden();
   await page.keyboard.press('4');
+  await page.getByRole('link', { name: /^Faults/ }).click();
   await expect(page.getByRole('row', { name: /Over the denim seam/ })).toContainText('Skipped stitches');
   await page.reload();
   await expect(page.getByRole('row', { name: /Over the denim seam/ })).toBeVisible();

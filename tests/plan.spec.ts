@@ -7,7 +7,7 @@ const stepTo = async (page: import('@playwright/test').Page, name: string) =>
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .click();
 
-test('the plan: passes fixed, the order laid by hand, the frame, a pass logged', async ({ page }) => {
+test('the plan: passes fixed, the order laid by hand, the frame, a step logged', async ({ page }) => {
   await openQuilt(page, 'Long Gallery');
   await stepTo(page, 'Quilt');
   await expect(page.getByRole('heading', { name: 'Plan of Long Gallery' })).toBeVisible();
@@ -42,13 +42,13 @@ test('the plan: passes fixed, the order laid by hand, the frame, a pass logged',
 
   await openQuilt(page, 'Harbour Lights');
   await stepTo(page, 'Quilt');
-  const next = page.getByLabel(/^Minutes for pass/);
+  const next = page.getByLabel(/^Minutes for/);
   await next.fill('soon');
-  await page.getByRole('button', { name: /^Pass \d is done/ }).click();
+  await page.getByRole('button', { name: 'This step is done' }).click();
   await expect(page.getByText('Minutes: give a number.')).toBeVisible();
   await next.fill('31');
-  await page.getByRole('button', { name: /^Pass \d is done/ }).click();
-  await expect(page.getByText(/Pass \d is logged/)).toBeVisible();
+  await page.getByRole('button', { name: 'This step is done' }).click();
+  await expect(page.getByText(/The step is logged; \d+ are left/)).toBeVisible();
 });
 
 test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {

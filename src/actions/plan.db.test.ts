@@ -96,8 +96,7 @@ describe('the plan', () => {
     expect(value(await logStep(thisContext(), form)).left).toBe(left);
     expect(await logStep(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
     expect(paths(await logStep(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
-    const view = (await readQuiltView(base.sql, q.id))!;
-    const topId = view.setups.values().next().value!.topId;
+    const topId = step.thread;
     expect((await readConeUses(base.sql, topId)).some((u) => u.why === 'pass' && u.metres < 0)).toBe(true);
     value(await putOnFrame(thisContext(), { key: key(), quiltId: q.id, where: 'off' }));
     value(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' }));

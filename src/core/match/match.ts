@@ -39,7 +39,7 @@ export const inOrderOfTops = (tops: readonly TopChoice[]): TopChoice[] =>
  * The best pair of each top thread, best first; second pairs only when there are too few tops. Penalties are never
  * negative, so a top, or a bobbin under it, whose own share is beyond the best needs no further weighing.
  */
-function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, limit: number): Pair[] {
+export function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, limit: number): Pair[] {
   const best: Pair[] = [];
   const others: Pair[] = [];
   const all = tops.length < limit;

@@ -3,10 +3,12 @@ import { labOf } from '../colour/delta-e';
 import { CoreError } from '../notes';
 import { features as featureTable } from '../tables/features';
 import { techniques } from '../tables/techniques';
-import { match } from './match';
-import type { MatchRequest, MatchThread } from './request';
-import type { Setup } from './setup';
 import { CRITERIA, type Criterion } from './criteria';
+import { bestPairs, match } from './match';
+import { type BobbinBook, bobbinBook } from './rank-bobbins';
+import type { MatchRequest, MatchThread } from './request';
+import type { Weighed } from './weigh';
+import { type Pair, type WeighedZone, weighZone } from './weigh-zone';
 import type { Shift } from './whole-quilt';
 
 /** One thing that would have to be true, worded to follow “It would be best here if”. */
@@ -56,8 +58,6 @@ const IDEAL_BOBBIN = 0.65;
 const PAIRED = 6;
 const MOST_PAIRS = 3;
 
-const penaltyOf = (s: Setup) => s.total;
-
 /**
  * What would have to be true for a thread to be the best of the shelf here. Every single change of the wish, the
  * work, the cloth, the stock, the drawer and the studio's schools is tried, and pairs of them when none suffices.
@@ -66,45 +66,64 @@ const penaltyOf = (s: Setup) => s.total;
 export function whatWouldHaveToBeTrue(request: MatchRequest, topId: string): WhatIf {
   const thread = request.threads.find((t) => t.id === topId && t.role !== 'bobbin');
   if (!thread) throw new CoreError('unknown-id', 'This thread is not on the shelf as a top thread.', 'topId');
-  const now = standing(request, topId);
+  const standing = scales(topId);
+  const now = standing(request);
   if (now.gap === 0) return { best: true, refused: null, behind: 0, shifts: [], conditions: [], ahead: [] };
   const tried = changesFor(request, thread)
-    .map((change) => ({ change, gap: standing(change.apply(request), topId).gap }))
+    .map((change) => ({ change, gap: standing(change.apply(request)).gap }))
     .sort((a, b) => a.gap - b.gap);
   const alone = tried.filter((t) => t.gap === 0).map((t) => t.change);
   return {
     best: false,
-    refused: now.own ? null : (now.refusal ?? 'Nothing in the drawer suits it.'),
+    refused: now.own ? null : whyRefused(request, topId),
     behind: Number.isFinite(now.gap) ? now.gap : null,
     shifts: now.own && now.first ? shiftsBetween(now.first, now.own) : [],
-    conditions: alone.length > 0 ? gathered(alone) : inPairs(request, topId, tried.slice(0, PAIRED)),
-    ahead: aheadOf(request, topId),
+    conditions: alone.length > 0 ? gathered(alone) : inPairs(request, standing, tried.slice(0, PAIRED)),
+    ahead: aheadOf(now.zone, topId),
   };
 }
 
+const whyRefused = (request: MatchRequest, topId: string): string =>
+  match({ ...request, hold: { ...request.hold, topId }, limit: 1 }).cautions[0]?.text ??
+  'Nothing in the drawer suits it.';
+
 /** The threads that stand before it, best first; all of them when it cannot be sewn. */
-function aheadOf(request: MatchRequest, topId: string): string[] {
-  const order = [...new Set(match({ ...request, limit: request.threads.length }).setups.map((s) => s.topId))];
+function aheadOf(zone: WeighedZone, topId: string): string[] {
+  const order = [...new Set(bestPairs(zone, Infinity).map((p) => p.top.thread.id))];
   const at = order.indexOf(topId);
   return at < 0 ? order : order.slice(0, at);
 }
 
-/** How far behind the best a thread stands; 0 when it is the best, infinite when it cannot be sewn. */
-function standing(request: MatchRequest, topId: string) {
-  const first = match({ ...request, limit: 1 }).setups[0];
-  const alone = match({ ...request, hold: { ...request.hold, topId }, limit: 1 });
-  const own = alone.setups[0];
-  const gap = !own
-    ? Infinity
-    : first?.topId === topId
-      ? 0
-      : Math.max(1e-9, penaltyOf(own) - (first ? penaltyOf(first) : 0));
-  return { first, own, gap, refusal: alone.cautions[0]?.text };
+/**
+ * Tells how far behind the best a thread stands in one request after another: 0 when it is the best, infinite when
+ * it cannot be sewn. What the requests have in common is weighed once.
+ */
+function scales(topId: string) {
+  const books: { request: MatchRequest; book: BobbinBook }[] = [];
+  const alike = (a: MatchRequest, b: MatchRequest) =>
+    a.threads === b.threads && a.preferences === b.preferences && a.hold?.bobbinId === b.hold?.bobbinId;
+  const bookOf = (request: MatchRequest) => {
+    const known = books.find((b) => alike(b.request, request));
+    if (known) return known.book;
+    const book = bobbinBook(request);
+    books.push({ request, book });
+    return book;
+  };
+  return (request: MatchRequest) => {
+    const zone = weighZone(request, bookOf(request));
+    const first = bestPairs(zone, 1)[0];
+    const top = zone.tops.find((t) => t.thread.id === topId);
+    const own = top && first?.top !== top ? bestPairs({ ...zone, tops: [top] }, 1)[0] : top && first;
+    const gap = !own ? Infinity : first === own ? 0 : Math.max(1e-9, own.total - (first?.total ?? 0));
+    return { zone, first, own, gap };
+  };
 }
 
-function shiftsBetween(from: Setup, to: Setup): Shift[] {
+function shiftsBetween(from: Pair, to: Pair): Shift[] {
+  const parts = (p: Pair): Weighed['parts'] => ({ ...p.top.weighed.parts, ...p.weighed.parts });
+  const [was, is] = [parts(from), parts(to)];
   return (Object.keys(CRITERIA) as Criterion[])
-    .map((criterion) => ({ criterion, by: (to.parts[criterion] ?? 0) - (from.parts[criterion] ?? 0) }))
+    .map((criterion) => ({ criterion, by: (is[criterion] ?? 0) - (was[criterion] ?? 0) }))
     .filter((s) => Math.abs(s.by) >= 0.02)
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
 }
@@ -250,7 +269,7 @@ const SHARED: Record<string, RegExp> = {
 
 function inPairs(
   request: MatchRequest,
-  topId: string,
+  standing: ReturnType<typeof scales>,
   helping: readonly { change: Change; gap: number }[],
 ): Condition[] {
   const found: Condition[] = [];
@@ -258,7 +277,7 @@ function inPairs(
     for (const { change: b } of helping.slice(i + 1)) {
       const code = `${a.code}+${b.code}`;
       if (a.code === b.code || found.length >= MOST_PAIRS || found.some((f) => f.code === code)) continue;
-      if (standing(b.apply(a.apply(request)), topId).gap === 0)
+      if (standing(b.apply(a.apply(request))).gap === 0)
         found.push({ code, text: `${a.text} and ${b.text}` });
     }
   });

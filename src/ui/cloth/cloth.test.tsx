@@ -64,7 +64,7 @@ test('the cautious set-up is on the shelf, and the test to sew first warns of th
     clothIndex: 0,
     description: { gM2: 145, weave: 'plain', stretch: 0, shine: 'matt' },
   });
-  expect(screen.getByText(told.setup!.topId)).toBeInTheDocument();
+  expect(screen.getAllByText(told.setup!.topId)[0]).toBeInTheDocument();
   expect(screen.getByRole('heading', { name: /^Sew this first/ })).toHaveTextContent(
     told.test.what.toLowerCase(),
   );

@@ -126,6 +126,20 @@ export function MatchBench({
           <p className="mt-2 text-13 text-ink2">
             The machine’s manual comes first; these are settings to begin with.
           </p>
+          {s.safety.length > 0 && (
+            <details className="mt-2 border-t pt-1.5">
+              <summary className="cursor-pointer text-13 font-semibold">
+                Safety with this foot and this mode
+              </summary>
+              <ul className="mt-1.5 space-y-1.5">
+                {s.safety.map((caution) => (
+                  <li key={caution.code}>
+                    <CautionLine caution={caution} />
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
         </section>
       </div>
     </>

@@ -330,7 +330,8 @@ describe('the bench of a zone', () => {
     expect(router.push).not.toHaveBeenCalled();
   });
   test('a proven card leads to its tests', () => {
-    bench({ candidates: [{ ...best, proven: { topGf: 90, bobbinGf: 18 } }] });
+    const known = { value: null, source: 'proven' as const };
+    bench({ candidates: [{ ...best, known, proven: { topGf: 90, bobbinGf: 18 } }] });
     expect(screen.getByRole('link', { name: 'See its tests' })).toHaveAttribute(
       'href',
       '/quilts/q/test?zone=z',

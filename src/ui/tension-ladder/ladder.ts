@@ -1,3 +1,4 @@
+import { scaleBand, scaleLog } from 'd3-scale';
 import { circle, type Drawing, type Label, line, type Mark, n } from '@/ui/draw/mark';
 import type { Verdict } from '@/core/tension/probit';
 
@@ -28,10 +29,11 @@ export function tensionLadder(ladder: LadderNumbers, width = 352, height = 300):
   const all = [...bands.flatMap((b) => [b.low80, b.high80]), ...tests.map((t) => t.topGf), ladder.nextGf];
   const [lo, hi] = [Math.min(...all) * 0.93, Math.max(...all) * 1.08];
   const [top, bottom, left, right] = [14, height - 26, 42, width - 8];
-  const y = (gf: number) => bottom - (Math.log(gf / lo) / Math.log(hi / lo)) * (bottom - top);
+  const y = scaleLog([lo, hi], [bottom, top]);
   const columns = tests.length + 2;
-  const cell = (right - left - 4) / columns;
-  const x = (i: number) => left + 2 + cell * (i + 0.5);
+  const across = scaleBand([...Array(columns).keys()], [left + 2, right - 2]);
+  const cell = across.bandwidth();
+  const x = (i: number) => across(i)! + cell / 2;
   const marks: Mark[] = [];
   const labels: Label[] = [{ x: left - 7, y: top - 2, anchor: 'end', text: 'gf', colour: 'var(--ink2)' }];
   let drawn = Infinity;

@@ -423,7 +423,7 @@ describe('the studio’s ways', () => {
   });
   test('a studio’s computer that does not answer is said, and the form stays', async () => {
     render(<PreferencesForm preferences={somePreferences()} />);
-    jest.mocked(actions.setPreferencesAction).mockRejectedValueOnce(new Error('gone'));
+    jest.mocked(actions.setPreferencesAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     await press('Keep these ways');
     expect(await screen.findByText(/did not answer. Nothing you typed is lost/)).toBeInTheDocument();
   });
