@@ -2,6 +2,7 @@ import { MACHINE } from '@/core/fields/machine';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { CalibrationKind } from '@/core/fields/lists';
+import type { MeasuredScale } from '@/core/machine/scales';
 import type { Machine, StoredCalibration } from './types';
 
 export type MachineFields = Omit<Machine, 'id' | 'version'>;
@@ -35,6 +36,10 @@ export async function updateMachine(
 
 export const readCalibrations = (sql: Sql): Promise<StoredCalibration[]> => sql<StoredCalibration[]>`
   select id, machine_id, kind, points, at, version from calibration order by machine_id, kind`;
+
+/** What was measured on one machine. */
+export const readScales = (sql: Sql, machineId: string): Promise<MeasuredScale[]> => sql<MeasuredScale[]>`
+  select kind, points from calibration where machine_id = ${machineId} order by kind`;
 
 /** Stores a machine's calibration of a kind, in place of the one before it. */
 export const upsertCalibration = (

@@ -1,3 +1,4 @@
+import { scalesOf } from '@/core/machine/scales';
 import { box, circle } from './draw/mark';
 import { chordPath, stitchedLine } from './match/stitched-line';
 import { magnifier, PX_PER_MM } from './compare/magnifier';
@@ -167,15 +168,29 @@ test('a drawing goes back and forth in its history', () => {
 
 test('the instruction is one act in the quilter’s words', () => {
   const next = { change: 'loosen-top', topGf: 104, bobbinGf: 21, done: false } as const;
-  expect(instructionOf(next, { topGf: 118, bobbinGf: 21 })).toMatchObject({
+  expect(instructionOf(next, { topGf: 118, bobbinGf: 21 }, {})).toMatchObject({
     title: 'Loosen top tension',
     move: { from: 118, to: 104 },
+    turn: 'about a quarter turn, until your dial is calibrated',
   });
+  const dial = scalesOf([
+    {
+      kind: 'top-dial',
+      points: [
+        { mark: 2, value: 90 },
+        { mark: 6, value: 130 },
+      ],
+    },
+  ]);
+  expect(instructionOf(next, { topGf: 118, bobbinGf: 21 }, dial).turn).toBe(
+    'from mark 4¾ to mark 3½, by your calibration',
+  );
   expect(
-    instructionOf({ ...next, change: 'tighten-bobbin', bobbinGf: 25 }, { topGf: 104, bobbinGf: 21 }).title,
+    instructionOf({ ...next, change: 'tighten-bobbin', bobbinGf: 25 }, { topGf: 104, bobbinGf: 21 }, {})
+      .title,
   ).toBe('Tighten bobbin tension');
-  expect(instructionOf({ ...next, done: true }, { topGf: 104, bobbinGf: 21 }).title).toBe(
+  expect(instructionOf({ ...next, done: true }, { topGf: 104, bobbinGf: 21 }, {}).title).toBe(
     'Balanced: leave it so',
   );
-  expect(instructionOf(next, undefined).title).toBe('Set the bobbin first, then the top');
+  expect(instructionOf(next, undefined, {}).title).toBe('Set the bobbin first, then the top');
 });

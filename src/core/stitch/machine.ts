@@ -27,3 +27,7 @@ export const ceilingInPerS = (maxSpm: number, spi: number): number => (HEADROOM 
 
 /** Hand speed in in/s below which idling shortens the stitches: n_idle/(60·spi). */
 export const idleSpeedInPerS = (idleSpm: number, spi: number): number => idleSpm / (60 * spi);
+
+/** The needle's rate when the hands keep their speed, stitches a minute: what manual mode is set to. */
+export const stitchesAMinute = ({ spi, handInPerS }: { spi: number; handInPerS: number }): number =>
+  spi * handInPerS * 60;

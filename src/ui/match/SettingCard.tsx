@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { MODE_LABEL } from '@/core/stitch/machine';
+import { MODE_LABEL, stitchesAMinute } from '@/core/stitch/machine';
 import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
@@ -9,10 +9,13 @@ import type { Known } from '@/core/source/known';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import type { Candidate } from './candidate';
 
+const at = (place: string | null) => (place ? `, ${place}` : '');
 const MODE_WHY = {
-  idling: (idle: number) => `idles at ${Math.round(idle)} a minute`,
+  idling: ({ setup, places }: Candidate) =>
+    `idles at ${Math.round(setup.idleSpm)} a minute${at(places.idle)}`,
   resting: () => 'stops when you stop',
-  manual: () => 'your hands make the stitch',
+  manual: ({ setup, places }: Candidate) =>
+    `needle at ${Math.round(stitchesAMinute(setup))} a minute${at(places.rate)}`,
 };
 
 /** The set-up of a zone, every number with the line that says where it comes from. */
@@ -45,7 +48,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           title={shank}
         />
         <Part label="Foot" value={FOOT_LABEL[s.foot]} kind={kind} under={FOOT_WHY[s.foot]} />
-        <Part label="Mode" value={MODE_LABEL[s.mode]} kind={kind} under={MODE_WHY[s.mode](s.idleSpm)} />
+        <Part label="Mode" value={MODE_LABEL[s.mode]} kind={kind} under={MODE_WHY[s.mode](c)} />
       </div>
       <div className="grid grid-cols-4 divide-x border-b">
         <Big
@@ -57,11 +60,11 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           first
         />
         <Big
-          label="Speed limit"
-          value={s.maxInPerS.toFixed(1)}
+          label="Hand speed"
+          value={s.handInPerS.toFixed(1)}
           unit="in/s"
           kind={c.limitKnown}
-          beside={`${Math.round(s.maxInPerS * 25.4)} mm/s`}
+          beside={`the needle follows to ${s.maxInPerS.toFixed(1)}`}
         />
         <Big
           label={c.proven ? 'Top tension' : 'Start top tension'}
@@ -69,7 +72,8 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           unit="gf"
           kind={kind}
           beside={
-            c.proven ? 'balanced on the strip' : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}`
+            (c.proven ? 'balanced on the strip' : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}`) +
+            at(c.places.top)
           }
         />
         <Big
@@ -77,7 +81,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           value={num(bobbin)}
           unit="gf"
           kind={kind}
-          beside={c.proven ? 'balanced on the strip' : 'set this first'}
+          beside={(c.proven ? 'balanced on the strip' : 'set this first') + at(c.places.bobbin)}
         />
       </div>
     </section>

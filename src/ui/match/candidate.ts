@@ -20,4 +20,6 @@ export interface Candidate {
   /** Where the card's numbers come from; what the needle can follow is always reckoned. */
   known: Known<unknown>;
   limitKnown: Known<unknown>;
+  /** Where its dials and screws stand on this machine, in words, where that was measured. */
+  places: { top: string | null; bobbin: string | null; idle: string | null; rate: string | null };
 }

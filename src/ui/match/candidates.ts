@@ -5,7 +5,8 @@ import { eyeRatio } from '@/core/needle/eye';
 import { flexIndex } from '@/core/needle/flex';
 import { firmness, layersMm, type Sandwich, thicknessMm } from '@/core/sandwich/sandwich';
 import { curveFacts } from '@/core/stitch/curve';
-import { idleSpeedInPerS } from '@/core/stitch/machine';
+import { placeOn, type Scales } from '@/core/machine/scales';
+import { idleSpeedInPerS, stitchesAMinute } from '@/core/stitch/machine';
 import { radiusOf } from '@/core/stitch/regulate';
 import { battings } from '@/core/tables/battings';
 import { usSize } from '@/core/tables/needles';
@@ -30,10 +31,12 @@ interface Found {
   zone: Zone;
   quilt: Quilt;
   shelf: readonly Cone[];
+  /** What was measured on the quilt's machine. */
+  scales: Scales;
 }
 
 /** The best set-up and its runners-up for the page; a card that stands is always among them, as it was stored. */
-export function candidatesOf({ found, standing, fresh, zone, quilt, shelf }: Found): Candidate[] {
+export function candidatesOf({ found, standing, fresh, zone, quilt, shelf, scales }: Found): Candidate[] {
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const sandwich = sandwichOf(zone, quilt);
   const setups = found.setups.slice(0, SHOWN);
@@ -46,7 +49,7 @@ export function candidatesOf({ found, standing, fresh, zone, quilt, shelf }: Fou
   return setups.flatMap((setup) => {
     const top = cones.get(setup.topId);
     const bobbin = cones.get(setup.bobbinId);
-    return top && bobbin ? [describe(setup, top, bobbin, standing, sandwich, quilt)] : [];
+    return top && bobbin ? [describe(setup, top, bobbin, standing, sandwich, quilt, scales)] : [];
   });
 }
 
@@ -99,6 +102,7 @@ function describe(
   standing: ChosenSetup | undefined,
   sandwich: Sandwich,
   quilt: Quilt,
+  scales: Scales,
 ): Candidate {
   const layers = layersMm(sandwich);
   const isStanding = standing?.topId === setup.topId && standing.bobbinId === setup.bobbinId;
@@ -132,5 +136,11 @@ function describe(
     proven,
     known: proven ? known.proven(proven, 'test stitches') : known.predicted(setup),
     limitKnown: known.predicted(setup.maxInPerS),
+    places: {
+      top: placeOn(scales, 'top-dial', now.topGf),
+      bobbin: placeOn(scales, 'bobbin-turns', now.bobbinGf),
+      idle: placeOn(scales, 'idle-dial', setup.idleSpm),
+      rate: placeOn(scales, 'speed-dial', stitchesAMinute(setup)),
+    },
   };
 }

@@ -58,6 +58,7 @@ const candidates: Candidate[] = match(request).setups.map((setup, i) => ({
   standing: i === 0,
   known: { value: null, source: 'predicted' as const },
   limitKnown: { value: null, source: 'predicted' as const },
+  places: { top: 'mark 4¼', bobbin: null, idle: 'setting 3', rate: null },
   proven: null,
 }));
 const best = candidates[0]!;

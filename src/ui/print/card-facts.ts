@@ -1,4 +1,5 @@
 import { coneName } from '@/actions/zone-brief';
+import { placeOn, type Scales } from '@/core/machine/scales';
 import { MODE_LABEL } from '@/core/stitch/machine';
 import { POINT_LABEL, usSize } from '@/core/tables/needles';
 import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
@@ -16,7 +17,11 @@ export function cardFacts(
   quilt: Pick<Quilt, 'name'>,
   machine: Pick<Machine, 'shank'>,
   cones: ReadonlyMap<string, Cone>,
+  scales: Scales = {},
 ): CardFacts {
+  const topGf = s.provenTopGf ?? s.topGf;
+  const bobbinGf = s.provenBobbinGf ?? s.bobbinGf;
+  const hand = s.handInPerS ?? Math.min(techniques.get(zone.technique).handInPerS, s.maxInPerS);
   return {
     quilt: quilt.name,
     letter: zone.letter,
@@ -30,9 +35,11 @@ export function cardFacts(
     foot: FOOT_LABEL[s.foot],
     mode: MODE_LABEL[s.mode],
     spi: String(Number(s.spi.toFixed(1))),
-    topGf: String(Math.round(s.provenTopGf ?? s.topGf)),
-    bobbinGf: String(Math.round(s.provenBobbinGf ?? s.bobbinGf)),
-    speed: `hands under ${s.maxInPerS.toFixed(1)} in/s`,
+    topGf: String(Math.round(topGf)),
+    bobbinGf: String(Math.round(bobbinGf)),
+    topPlace: placeOn(scales, 'top-dial', topGf),
+    bobbinPlace: placeOn(scales, 'bobbin-turns', bobbinGf),
+    speed: `hands ${hand.toFixed(1)} in/s, at most ${s.maxInPerS.toFixed(1)}`,
     proven: s.provenAt !== null,
   };
 }

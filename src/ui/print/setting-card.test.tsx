@@ -1,3 +1,4 @@
+import { scalesOf } from '@/core/machine/scales';
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { CardDialog } from '@/ui/match/CardDialog';
@@ -30,7 +31,7 @@ test('a card says everything that is set, in words that are read at arm’s leng
     spi: '11.5',
     topGf: '84',
     bobbinGf: '17',
-    speed: 'hands under 2.8 in/s',
+    speed: 'hands 1.5 in/s, at most 2.8',
     proven: false,
   });
   const words = settingCard(facts).labels.map((l) => l.text);
@@ -57,7 +58,30 @@ test('what a test proved stands in place of the guess', () => {
     cones,
   );
   expect(proven).toMatchObject({ topGf: '92', bobbinGf: '18', proven: true });
-  expect(settingCard(proven).labels.map((l) => l.text)).toContain('top, proven by a test stitch');
+  expect(settingCard(proven).labels.map((l) => l.text)).toContain('top, proven');
+});
+
+test('dial marks stand on it where the machine was measured', () => {
+  const scales = scalesOf([
+    {
+      kind: 'top-dial',
+      points: [
+        { mark: 2, value: 40 },
+        { mark: 6, value: 200 },
+      ],
+    },
+  ]);
+  const measured = cardFacts(
+    { ...setup, provenTopGf: 90, provenBobbinGf: 18, provenAt: new Date() },
+    aZone(),
+    aQuilt(),
+    aMachine(),
+    cones,
+    scales,
+  );
+  const words = settingCard(measured).labels.map((l) => l.text);
+  expect(words).toContain('top, mark 3¼, proven');
+  expect(words).toContain('bobbin, set this first');
 });
 
 test('a thread that left the shelf is said, and a clear one still has a swatch', () => {

@@ -17,6 +17,9 @@ export interface CardFacts {
   spi: string;
   topGf: string;
   bobbinGf: string;
+  /** Where dial and screw stand on this machine, where that was measured. */
+  topPlace: string | null;
+  bobbinPlace: string | null;
   speed: string;
   proven: boolean;
 }
@@ -86,8 +89,13 @@ export function settingCard(c: CardFacts): Drawing {
     put(x, 556, under, 22, 400, 270);
   };
   big(LEFT, c.spi, 'per inch', 'stitch length');
-  big(304, c.topGf, 'gf', c.proven ? 'top, proven by a test stitch' : 'top, to be tested first');
-  big(604, c.bobbinGf, 'gf', 'bobbin, set this first');
+  big(
+    304,
+    c.topGf,
+    'gf',
+    `top${c.topPlace ? `, ${c.topPlace}` : ''}, ${c.proven ? 'proven' : 'to be tested first'}`,
+  );
+  big(604, c.bobbinGf, 'gf', `bobbin${c.bobbinPlace ? `, ${c.bobbinPlace}` : ', set this first'}`);
   return { width: W, height: H, marks, labels };
 }
 

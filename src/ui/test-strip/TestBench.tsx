@@ -1,8 +1,9 @@
 'use client';
+import { type MeasuredScale, scalesOf } from '@/core/machine/scales';
 import { predicted, proven } from '@/core/source/known';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { ToggleGroup } from 'radix-ui';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import type { Search } from '@/actions/tests';
@@ -23,6 +24,9 @@ import { TestStrip } from './TestStrip';
 import { VerdictTiles } from './VerdictTiles';
 import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone, worstVerdict } from './words';
 
+/** One judgement for the four straight directions at once. */
+const ALL = 'all';
+const STRAIGHT = ['away', 'toward', 'left', 'right'] as const;
 const FIELDS = ['topGf', 'bobbinGf', 'verdicts', 'note'];
 const gf = (x: number) => String(Number(x.toFixed(x < 50 ? 1 : 0)));
 
@@ -32,12 +36,15 @@ export function TestBench({
   zone,
   setup,
   search,
+  measured,
   colours,
 }: {
   quilt: Pick<Quilt, 'id' | 'name'>;
   zone: Pick<Zone, 'id' | 'name' | 'letter'>;
   setup: ChosenSetup;
   search: Search;
+  /** What was measured on the quilt's machine. */
+  measured: readonly MeasuredScale[];
   colours: { top: string; bobbin: string; cloth: string; backing: string };
 }) {
   const { rounds, next, bands, chance } = search;
@@ -48,7 +55,7 @@ export function TestBench({
   const [again, setAgain] = useState(false);
   const [topGf, setTopGf] = useState(gf(next.topGf));
   const [bobbinGf, setBobbinGf] = useState(gf(next.bobbinGf));
-  const [direction, setDirection] = useState<Direction>('away');
+  const [direction, setDirection] = useState<Direction | typeof ALL>(ALL);
   const [verdicts, setVerdicts] = useState<Partial<Record<Direction, Verdict>>>({});
   const [note, setNote] = useState('');
   const done = useCallback(
@@ -63,18 +70,31 @@ export function TestBench({
     [router],
   );
   const { send, pending, problems, problemAt } = useActionForm(logTestAction, done);
-  const told = instructionOf(next, last);
-  const ladder = tensionLadder({
-    bands,
-    tests: rounds.map((r) => ({
-      n: r.n,
-      topGf: r.topGf,
-      verdict: worstVerdict(Object.values(r.verdicts)),
-    })),
-    nextGf: next.topGf,
-    done: next.done,
-  });
+  const scales = useMemo(() => scalesOf(measured), [measured]);
+  const told = instructionOf(next, last, scales);
+  const ladder = tensionLadder(
+    {
+      bands,
+      tests: rounds.map((r) => ({
+        n: r.n,
+        topGf: r.topGf,
+        verdict: worstVerdict(Object.values(r.verdicts)),
+      })),
+      nextGf: next.topGf,
+      done: next.done,
+    },
+    300,
+    270,
+  );
   const open = !next.done || again;
+  const judge = (v: Verdict) =>
+    setVerdicts({
+      ...verdicts,
+      ...Object.fromEntries((direction === ALL ? STRAIGHT : [direction]).map((d) => [d, v])),
+    });
+  const four = STRAIGHT.map((d) => verdicts[d]);
+  const shown =
+    direction === ALL ? (four.every((v) => v === four[0]) ? four[0] : undefined) : verdicts[direction];
 
   return (
     <>
@@ -83,70 +103,58 @@ export function TestBench({
         <p className="text-ink2">top above, back below; threads drawn thicker than they are</p>
       </div>
       <TestStrip rounds={rounds} next={{ ...next, chance }} {...colours} />
-      <div className="mt-3 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 min-[1180px]:grid-cols-[352px_minmax(0,1fr)]">
-        <div>
-          <h3 className="text-[17px]">
-            Tension ladder{' '}
-            <span className="font-sans text-13 font-normal text-ink2">
-              balance: band 8 in 10, hatched 1 in 2
-            </span>
-          </h3>
-          <DrawingSvg
-            drawing={ladder}
-            className="max-w-full"
-            title={`Top tension: likely between ${Math.round(bands.at(-1)!.low80)} and ${Math.round(bands.at(-1)!.high80)} gf; next ${Math.round(next.topGf)} gf`}
-          />
-        </div>
-        <div className="min-w-0">
-          <div aria-live="polite">
-            <h3 className="text-[26px]">{told.title}</h3>
-            <p className="mt-1 text-32 leading-tight font-bold">
-              {told.move ? (
-                <>
-                  <Sourced of={proven(told.move.from)}>{gf(told.move.from)}</Sourced>{' '}
-                  <span aria-hidden>→</span>
-                  <span className="sr-only"> to </span>{' '}
-                  <Sourced of={predicted(told.move.to)}>{gf(told.move.to)}</Sourced>{' '}
-                  <span className="text-20 font-normal">gf</span>
-                </>
-              ) : (
-                <Sourced of={next.done ? proven(next.topGf) : predicted(next.topGf)}>
-                  {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
-                  <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
-                  <small className="text-16 font-medium">gf bobbin</small>
-                </Sourced>
-              )}
-            </p>
-            {told.turn && <p className="mt-1.5 text-ink2">{told.turn}</p>}
-            {next.reasons.map((r) => (
-              <p key={r.code} className="mt-1.5">
-                {r.text}
-              </p>
-            ))}
-            {next.cautions.map((c) => (
-              <p key={c.code} className="mt-1.5">
-                <CautionLine caution={c} />
-              </p>
-            ))}
-            {notTension && (
-              <p className="mt-1.5 text-ink2">
-                Note it with F, with the direction it shows in, so that the cause can be looked for.
-              </p>
+      <div className="mt-2 border-t-2 border-ink pt-2" aria-live="polite">
+        <div className="flex flex-wrap items-baseline gap-x-4">
+          <h3 className="text-24">{told.title}</h3>
+          <p className="text-28 leading-tight font-bold">
+            {told.move ? (
+              <>
+                <Sourced of={proven(told.move.from)}>{gf(told.move.from)}</Sourced> <span aria-hidden>→</span>
+                <span className="sr-only"> to </span>{' '}
+                <Sourced of={predicted(told.move.to)}>{gf(told.move.to)}</Sourced>{' '}
+                <span className="text-16 font-medium">gf</span>
+              </>
+            ) : (
+              <Sourced of={next.done ? proven(next.topGf) : predicted(next.topGf)}>
+                {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
+                <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
+                <small className="text-16 font-medium">gf bobbin</small>
+              </Sourced>
             )}
+          </p>
+          {told.turn && <p className="text-ink2">{told.turn}</p>}
+        </div>
+        {next.reasons.map((r) => (
+          <p key={r.code} className="mt-0.5 text-ink2">
+            {r.text}
+          </p>
+        ))}
+        {next.cautions.map((c) => (
+          <p key={c.code} className="mt-1">
+            <CautionLine caution={c} />
+          </p>
+        ))}
+        {notTension && (
+          <p className="mt-1 text-ink2">
+            Note it with F, with the direction it shows in, so that the cause can be looked for.
+          </p>
+        )}
+        {next.done && !again && (
+          <div className="mt-2 flex flex-wrap gap-3">
+            <ButtonLink look="act" href={`/quilts/${quilt.id}/match?zone=${zone.id}`}>
+              See the setting card
+            </ButtonLink>
+            <Button look="quiet" onClick={() => setAgain(true)}>
+              Sew another test
+            </Button>
           </div>
-          {next.done && !again && (
-            <div className="mt-4 flex flex-wrap gap-3">
-              <ButtonLink look="act" href={`/quilts/${quilt.id}/match?zone=${zone.id}`}>
-                See the setting card
-              </ButtonLink>
-              <Button look="quiet" onClick={() => setAgain(true)}>
-                Sew another test
-              </Button>
-            </div>
-          )}
+        )}
+      </div>
+      <div className="mt-2 grid gap-x-6 gap-y-4 min-[1000px]:grid-cols-[minmax(0,1fr)_300px]">
+        <div className="min-w-0">
           {open && (
             <form
-              className="mt-2.5 border-t pt-2"
+              className="border-t pt-1.5"
               onSubmit={(e) => {
                 e.preventDefault();
                 if (pending) return;
@@ -162,56 +170,26 @@ export function TestBench({
                 });
               }}
             >
-              <div className="flex flex-wrap items-end gap-3">
-                <div className="w-28">
-                  <TextField
-                    id="test-top"
-                    label="Top, gf"
-                    inputMode="decimal"
-                    value={topGf}
-                    onChange={(e) => setTopGf(e.target.value)}
-                    error={problemAt('topGf')}
-                  />
-                </div>
-                <div className="w-28">
-                  <TextField
-                    id="test-bobbin"
-                    label="Bobbin, gf"
-                    inputMode="decimal"
-                    value={bobbinGf}
-                    onChange={(e) => setBobbinGf(e.target.value)}
-                    error={problemAt('bobbinGf')}
-                  />
-                </div>
-                <Button look="act" type="submit" disabled={pending} className="min-h-[52px]">
-                  Test {n} is sewn
-                </Button>
-              </div>
-              <div className="mt-3 flex flex-wrap items-baseline justify-between gap-x-4">
-                <h3 className="text-[17px]">
-                  How test {n} looks{' '}
-                  <span className="font-sans text-13 font-normal text-ink2">
-                    pick a direction, press the nearest
-                  </span>
-                </h3>
-                <p className="text-13 text-ink2">▲ tighten ● leave ▼ loosen, the top</p>
+              <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+                <h3 className="text-[17px]">How test {n} looks</h3>
+                <p className="text-13 text-ink2">keys 1 to 7 · ▲ tighten ● leave ▼ loosen, the top</p>
               </div>
               <ToggleGroup.Root
                 type="single"
                 value={direction}
                 onValueChange={(d) => d && setDirection(d as Direction)}
                 aria-label="Direction sewn"
-                className="mt-1 flex flex-wrap gap-1.5"
+                className="mt-0.5 flex flex-wrap gap-1"
               >
-                {DIRECTIONS.map((d) => {
-                  const v = verdicts[d];
+                {([ALL, ...DIRECTIONS] as const).map((d) => {
+                  const v = d === ALL ? undefined : verdicts[d];
                   return (
                     <ToggleGroup.Item
                       key={d}
                       value={d}
-                      className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule bg-cloth px-3 data-[state=on]:border-indigo data-[state=on]:bg-indigo-tint data-[state=on]:font-semibold"
+                      className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule bg-cloth px-2.5 data-[state=on]:border-indigo data-[state=on]:bg-indigo-tint data-[state=on]:font-semibold"
                     >
-                      {DIRECTION_LABEL[d]}
+                      {d === ALL ? 'All four ways' : DIRECTION_LABEL[d]}
                       {v !== undefined && (
                         <span className={TONE_TEXT[verdictTone(v)]}>
                           {VERDICT_SIGN[v]}
@@ -223,9 +201,13 @@ export function TestBench({
                 })}
               </ToggleGroup.Root>
               <VerdictTiles
-                label={`How ${DIRECTION_LABEL[direction].toLowerCase()} looks`}
-                value={verdicts[direction]}
-                onChange={(v) => setVerdicts({ ...verdicts, [direction]: v })}
+                label={
+                  direction === ALL
+                    ? 'How it looks all four ways'
+                    : `How ${DIRECTION_LABEL[direction].toLowerCase()} looks`
+                }
+                value={shown}
+                onChange={judge}
                 {...colours}
               />
               {problemAt('verdicts') && (
@@ -233,18 +215,54 @@ export function TestBench({
                   {problemAt('verdicts')}
                 </p>
               )}
-              <div className="mt-3">
-                <TextField
-                  id="test-note"
-                  label="Note"
-                  value={note}
-                  onChange={(e) => setNote(e.target.value)}
-                  error={problemAt('note')}
-                />
+              <div className="mt-2 flex flex-wrap items-end gap-3">
+                <div className="w-20">
+                  <TextField
+                    id="test-top"
+                    label="Top, gf"
+                    inputMode="decimal"
+                    value={topGf}
+                    onChange={(e) => setTopGf(e.target.value)}
+                    error={problemAt('topGf')}
+                  />
+                </div>
+                <div className="w-24">
+                  <TextField
+                    id="test-bobbin"
+                    label="Bobbin, gf"
+                    inputMode="decimal"
+                    value={bobbinGf}
+                    onChange={(e) => setBobbinGf(e.target.value)}
+                    error={problemAt('bobbinGf')}
+                  />
+                </div>
+                <div className="min-w-32 flex-1">
+                  <TextField
+                    id="test-note"
+                    label="Note"
+                    value={note}
+                    onChange={(e) => setNote(e.target.value)}
+                    error={problemAt('note')}
+                  />
+                </div>
+                <Button look="act" type="submit" disabled={pending} className="min-h-[48px]">
+                  Test {n} is sewn
+                </Button>
               </div>
               <Problems problems={problems} fields={FIELDS} />
             </form>
           )}
+        </div>
+        <div>
+          <h3 className="text-[17px]">
+            Tension ladder{' '}
+            <span className="font-sans text-13 font-normal text-ink2">band 8 in 10, hatched 1 in 2</span>
+          </h3>
+          <DrawingSvg
+            drawing={ladder}
+            className="max-w-full"
+            title={`Top tension: likely between ${Math.round(bands.at(-1)!.low80)} and ${Math.round(bands.at(-1)!.high80)} gf; next ${Math.round(next.topGf)} gf`}
+          />
         </div>
       </div>
     </>

@@ -10,6 +10,8 @@ import { facesAt, lineAndCurve, stitchMarks } from './stitch-side';
 /** Tests shown side by side. */
 const COLUMNS = 4;
 const FACE = { top: 60, back: 50, gap: 6 };
+/** How high the ribbon is shown, px. */
+const SHOWN = 88;
 
 /** The strip as it lies on the margin: the last tests, top above and back below, and the one to sew next. */
 export function TestStrip(props: {
@@ -32,13 +34,13 @@ export function TestStrip(props: {
         return (
           <li key={r.id}>
             <StripCell {...props} faces={facesAt(worst)} />
-            <div className="pt-1.5 pl-4">
-              <span className="text-20 font-bold">
+            <div className="pt-1 pl-4 leading-tight">
+              <span className="text-[18px] font-bold">
                 <Sourced of={proven(null, 'sewn')}>
                   {fmt(r.topGf)} / {fmt(r.bobbinGf)} <small className="text-13 font-medium">gf</small>
                 </Sourced>
               </span>
-              <p className="mt-1 leading-tight">
+              <p className="mt-0.5 leading-tight">
                 Test {r.n}:{' '}
                 <span className={`font-semibold ${TONE_TEXT[verdictTone(worst)]}`}>
                   {VERDICT_SIGN[worst]} {VERDICT_WORD[worst]}
@@ -60,14 +62,14 @@ export function TestStrip(props: {
       {!props.next.done && (
         <li>
           <StripCell {...props} faces={null} />
-          <div className="pt-1.5 pl-4">
-            <span className="text-20 font-bold">
+          <div className="pt-1 pl-4 leading-tight">
+            <span className="text-[18px] font-bold">
               <Sourced of={predicted(null)}>
                 {fmt(props.next.topGf)} / {fmt(props.next.bobbinGf)}{' '}
                 <small className="text-13 font-medium">gf</small>
               </Sourced>
             </span>
-            <p className="mt-1 leading-tight">
+            <p className="mt-0.5 leading-tight">
               <b className="text-indigo">Test {props.rounds.length + 1}, sew this next</b>
               <br />
               <span className="text-13 text-ink2">
@@ -79,8 +81,15 @@ export function TestStrip(props: {
       )}
       {cells < COLUMNS && (
         <li aria-hidden style={{ gridColumn: `span ${COLUMNS - cells}` }}>
-          <div style={{ height: 60, background: props.cloth }} />
-          <div style={{ height: 50, marginTop: 6, background: props.backing }} />
+          <svg
+            viewBox={`0 0 250 ${FACE.top + FACE.gap + FACE.back}`}
+            className="block w-full"
+            height={SHOWN}
+            preserveAspectRatio="none"
+          >
+            <rect width="250" height={FACE.top} fill={props.cloth} />
+            <rect y={FACE.top + FACE.gap} width="250" height={FACE.back} fill={props.backing} />
+          </svg>
         </li>
       )}
     </ol>
@@ -112,7 +121,8 @@ function StripCell(p: {
   return (
     <svg
       viewBox={`0 0 ${w} ${backY + FACE.back}`}
-      className="block h-[116px] w-full"
+      className="block w-full"
+      height={SHOWN}
       preserveAspectRatio="none"
       aria-hidden
     >

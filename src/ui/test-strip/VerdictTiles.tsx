@@ -20,6 +20,14 @@ export function VerdictTiles(p: {
       aria-label={p.label}
       value={p.value === undefined ? '' : String(p.value)}
       onValueChange={(v) => p.onChange(Number(v) as Verdict)}
+      onKeyDown={(e) => {
+        const v = VERDICTS[Number(e.key) - 1];
+        if (v === undefined || e.ctrlKey || e.altKey || e.metaKey) return;
+        // The same figures lead to the steps of the quilt when the focus is elsewhere.
+        e.preventDefault();
+        e.stopPropagation();
+        p.onChange(v);
+      }}
       className="mt-1.5 grid grid-cols-7 gap-[7px]"
     >
       {VERDICTS.map((v) => {
@@ -31,13 +39,13 @@ export function VerdictTiles(p: {
             key={v}
             value={String(v)}
             aria-label={VERDICT_LOOK[v]}
-            className="flex min-h-[150px] flex-col overflow-hidden rounded border-[1.5px] border-rule bg-cloth text-center outline-offset-0 data-[state=checked]:outline-[3px] data-[state=checked]:outline-solid data-[state=checked]:outline-indigo"
+            className="flex flex-col overflow-hidden rounded border-[1.5px] border-rule bg-cloth text-center outline-offset-0 data-[state=checked]:outline-[3px] data-[state=checked]:outline-solid data-[state=checked]:outline-indigo"
           >
-            <svg viewBox="0 0 90 76" className="block w-full" aria-hidden>
-              <rect width="90" height="37" fill={p.cloth} />
-              <rect y="39" width="90" height="37" fill={p.backing} />
-              <Marks marks={side(18.5, p.top, p.bobbin, faces.top)} />
-              <Marks marks={side(57.5, p.bobbin, p.top, faces.back)} />
+            <svg viewBox="0 0 90 64" className="block w-full" aria-hidden>
+              <rect width="90" height="31" fill={p.cloth} />
+              <rect y="33" width="90" height="31" fill={p.backing} />
+              <Marks marks={side(15.5, p.top, p.bobbin, faces.top)} />
+              <Marks marks={side(48.5, p.bobbin, p.top, faces.back)} />
             </svg>
             <span className="flex-1 px-1 pt-1 text-13 leading-[1.15]">{VERDICT_LOOK[v]}</span>
             <span className={`pb-1 text-[14px] ${TONE_TEXT[verdictTone(v)]}`}>{VERDICT_SIGN[v]}</span>

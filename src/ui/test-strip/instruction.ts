@@ -1,4 +1,4 @@
-import { quarterTurns } from '@/core/tension/turns';
+import { placeOn, type Scales, wayBetween } from '@/core/machine/scales';
 import type { TensionNext } from '@/core/tension/next';
 
 export interface Instruction {
@@ -9,23 +9,17 @@ export interface Instruction {
   turn: string;
 }
 
-const halves = (turns: number): string => {
-  const half = Math.max(0.5, Math.round(Math.abs(turns) * 2) / 2);
-  const whole = Math.floor(half);
-  const words = `${whole || ''}${half % 1 ? '½' : ''}`;
-  return half === 1 ? 'a quarter turn' : half === 0.5 ? 'half a quarter turn' : `${words} quarter turns`;
-};
-
 /** The one thing to do next, in the words of someone at the machine. */
 export function instructionOf(
   next: Pick<TensionNext, 'change' | 'topGf' | 'bobbinGf' | 'done'>,
   last: { topGf: number; bobbinGf: number } | undefined,
+  scales: Scales,
 ): Instruction {
   if (!last)
     return {
       title: 'Set the bobbin first, then the top',
       move: null,
-      turn: 'Then sew on the margin: a line away first, then back, across and a curve.',
+      turn: `${startOn(scales, next)}Then sew on the margin: a line away first, then back, across and a curve.`,
     };
   if (next.done) return { title: 'Balanced: leave it so', move: null, turn: '' };
   if (next.change === 'keep') return { title: 'Leave both as they are', move: null, turn: '' };
@@ -34,6 +28,18 @@ export function instructionOf(
   return {
     title: `${act === 'loosen' ? 'Loosen' : 'Tighten'} ${part} tension`,
     move: { from, to },
-    turn: `about ${halves(quarterTurns(from, to))}, until your dial is calibrated`,
+    turn: `${wayBetween(scales, part === 'top' ? 'top-dial' : 'bobbin-turns', from, to)}${
+      scales[part === 'top' ? 'top-dial' : 'bobbin-turns']
+        ? ', by your calibration'
+        : ', until your dial is calibrated'
+    }`,
   };
+}
+
+/** Where dial and screw stand to begin with, where they were measured. */
+function startOn(scales: Scales, next: Pick<TensionNext, 'topGf' | 'bobbinGf'>): string {
+  const bobbin = placeOn(scales, 'bobbin-turns', next.bobbinGf);
+  const top = placeOn(scales, 'top-dial', next.topGf);
+  const said = [bobbin && `bobbin ${bobbin}`, top && `top ${top}`].filter(Boolean).join(', ');
+  return said && `By your calibration: ${said}. `;
 }

@@ -27,6 +27,7 @@ const bench = (rounds: TestRound[]) =>
       zone={{ id: 'zone-a', name: 'Open water', letter: 'C' }}
       setup={setup}
       search={searchOf(setup, rounds, 1.4, 900)}
+      measured={[]}
       colours={{ top: '#6e3b63', bobbin: '#e0b64f', cloth: '#9db3b8', backing: '#d8cfbb' }}
     />,
   );
@@ -70,6 +71,7 @@ test('each direction keeps its own verdict, and all are sent with the numbers', 
     .mocked(actions.logTestAction)
     .mockResolvedValueOnce({ ok: true, value: { n: 1, done: false } });
   bench([]);
+  await userEvent.click(screen.getByRole('radio', { name: 'Away' }));
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[2] }));
   await userEvent.click(screen.getByRole('radio', { name: 'To the left' }));
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));

@@ -1,10 +1,12 @@
 import { onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { coneName, sandwichOf } from '@/actions/zone-brief';
+import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { techniques } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
+import { readScales } from '@/data/machines';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
@@ -31,7 +33,8 @@ export default async function MatchPage(props: QuiltPageProps) {
         </Empty>
       </QuiltFrame>
     );
-  const sources = await readMatchSources(db());
+  const [sources, measured] = await Promise.all([readMatchSources(db()), readScales(db(), machine.id)]);
+  const scales = scalesOf(measured);
   const standing = view.setups.get(zone.id);
   const request = zoneRequest(view, zone, machine, sources);
   const held = heldIn(await props.searchParams, shelf);
@@ -46,6 +49,7 @@ export default async function MatchPage(props: QuiltPageProps) {
     zone,
     quilt,
     shelf,
+    scales,
   });
   const t = techniques.get(zone.technique);
   const named = (not: Cone['role']) =>
@@ -93,7 +97,9 @@ export default async function MatchPage(props: QuiltPageProps) {
           backingHex={quilt.backingHex ?? '#d8cfbb'}
           shank={machine.shank}
           card={
-            standing ? cardFacts(standing, zone, quilt, machine, new Map(shelf.map((c) => [c.id, c]))) : null
+            standing
+              ? cardFacts(standing, zone, quilt, machine, new Map(shelf.map((c) => [c.id, c])), scales)
+              : null
           }
         />
       )}

@@ -1,4 +1,5 @@
 import { readSearch } from '@/actions/tests';
+import { readScales } from '@/data/machines';
 import { db } from '@/data/sql';
 import { CLEAR } from '@/ui/draw/colour';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -24,6 +25,7 @@ export default async function TestPage(props: QuiltPageProps) {
           zone={{ id: zone.id, name: zone.name, letter: zone.letter }}
           setup={setup}
           search={search}
+          measured={await readScales(db(), machine.id)}
           colours={{
             top: hexOf(setup.topId),
             bobbin: hexOf(setup.bobbinId),

@@ -1,3 +1,5 @@
+import { type Scales, scalesOf } from '@/core/machine/scales';
+import { readScales } from '@/data/machines';
 import { format, parseISO } from 'date-fns';
 import { notFound } from 'next/navigation';
 import { readPlan, PRICES } from '@/actions/plan';
@@ -14,7 +16,8 @@ import { readQuiltPage } from '../../quilt-page';
 
 export const metadata = { title: 'Sheet' };
 
-type Loaded = Awaited<ReturnType<typeof readQuiltPage>> & Awaited<ReturnType<typeof readPlan>>;
+type Loaded = Awaited<ReturnType<typeof readQuiltPage>> &
+  Awaited<ReturnType<typeof readPlan>> & { scales: Scales };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
   loading: { title: 'Loading sheet', body: loading },
@@ -32,7 +35,8 @@ export default async function SheetPage({
   const sheet = SHEETS[(await params).sheet];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
-  const loaded = { ...page, ...(await readPlan(db(), page.view)) };
+  const [plan, measured] = await Promise.all([readPlan(db(), page.view), readScales(db(), page.machine.id)]);
+  const loaded = { ...page, ...plan, scales: scalesOf(measured) };
   const { quilt } = page.view;
   return (
     <Sheet title={`${sheet.title}: ${quilt.name}, ${quilt.client}`} back={`/quilts/${quilt.id}/sheets`}>
@@ -170,7 +174,7 @@ function order({ view, plan }: Loaded) {
   );
 }
 
-function cards({ view, machine }: Loaded) {
+function cards({ view, machine, scales }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -179,7 +183,7 @@ function cards({ view, machine }: Loaded) {
       {done.map((z) => (
         <DrawingSvg
           key={z.id}
-          drawing={settingCard(cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones))}
+          drawing={settingCard(cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones, scales))}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
           className="h-auto w-full break-inside-avoid print:h-[62mm]"
         />
