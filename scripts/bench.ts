@@ -17,6 +17,7 @@ import { importFile } from '@/actions/exchange';
 import { zoneRequest } from '@/actions/match-sources';
 import { readCardSources } from '@/actions/setups';
 import { connect, db } from '@/data/sql';
+import { tenYears } from './ten-years';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
 const at = (sorted: number[], p: number) =>
@@ -33,6 +34,13 @@ async function measure(name: string, runs: number, act: () => unknown) {
   console.log(
     `${name.padEnd(52)} median ${at(ms, 0.5).toFixed(1).padStart(7)} ms   95 % ${at(ms, 0.95).toFixed(1).padStart(7)} ms`,
   );
+}
+
+/** What a page answers; a page that is not there is no measure. */
+async function text(url: string) {
+  const answer = await fetch(url);
+  if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
+  return answer.text();
 }
 
 async function bench() {
@@ -60,6 +68,14 @@ async function bench() {
     id: `cone ${i}`,
   }));
   await measure('core match, 500 cones × 12 needles', 20, () => match({ ...one, threads: many, needles }));
+
+  const equal = one.threads.find((t) => t.role === 'top')!;
+  const twoThousand = Array.from({ length: 2000 }, (_, i) => ({
+    ...equal,
+    role: 'both' as const,
+    id: `equal ${i}`,
+  }));
+  await measure('core match, 2 000 equal cones', 20, () => match({ ...one, threads: twoThousand, needles }));
 
   const colourOf = (i: number) => `#${((i * 7919 * 131) % 0xffffff).toString(16).padStart(6, '0')}`;
   const { zone: _, ...shared } = one;
@@ -134,7 +150,7 @@ async function bench() {
       belief: NOTHING_LOGGED,
     }),
   );
-  const port = 3199;
+  const port = 3297;
   const server = spawn(
     'node_modules/.bin/next',
     ['start', '--hostname', '127.0.0.1', '--port', String(port)],
@@ -162,7 +178,7 @@ async function bench() {
       ...['take-in', 'match', 'test', 'quilt', 'map', 'prepare'].map((p) => `/quilts/${quilt.id}/${p}`),
     ];
     for (const page of pages)
-      await measure(`page ${page.replace(quilt.id, '…')}`, 60, async () => (await fetch(url + page)).text());
+      await measure(`page ${page.replace(quilt.id, '…')}`, 60, () => text(url + page));
     for (const page of pages) {
       const html = await (await fetch(url + page)).text();
       const scripts = [...new Set([...html.matchAll(/<script[^>]+src="([^"?]+\.js)/g)].map((m) => m[1]!))];
@@ -176,11 +192,27 @@ async function bench() {
     }
     await large(env.DATABASE_URL);
     const at = `/quilts/${quilt.id}`;
-    const largest = ['/shelf', '/find?q=har', '/find?q=shade%2019', '/', '/calendar'];
-    for (const page of [...largest, `${at}/match`, `${at}/match/whole`, `${at}/match/colours`, `${at}/test`])
-      await measure(`2 000 cones, 1 000 quilts: ${page.replace(quilt.id, '…')}`, 30, async () =>
-        (await fetch(url + page)).text(),
+    const inYears = ['/', '/calendar', '/shelf', '/find?q=har', '/workroom/preferences'].concat(
+      ['match', 'match/whole', 'match/colours', 'match/density', 'test', 'quilt', 'take-in'].map(
+        (p) => `${at}/${p}`,
+      ),
+    );
+    const growing = connect(env.DATABASE_URL, 1);
+    let copies = 0;
+    for (const until of [1, 80, 640]) {
+      const t = performance.now();
+      await tenYears(growing, until - copies, copies + 1);
+      copies = until;
+      const [n] =
+        await growing`select (select count(*) from quilt) as quilts, (select count(*) from fault) as faults,
+        (select count(*) from step_sewn) as steps, (select count(*) from cone) as cones`;
+      console.log(
+        `\n${n!.quilts} quilts, ${n!.faults} faults, ${n!.steps} steps, ${n!.cones} cones (made in ${(performance.now() - t).toFixed(0)} ms)`,
       );
+      for (const page of inYears)
+        await measure(`${n!.quilts} quilts: ${page.replace(quilt.id, '…')}`, 20, () => text(url + page));
+    }
+    await growing.end();
   } finally {
     server.kill('SIGTERM');
   }
@@ -213,14 +245,9 @@ async function large(url: string) {
   );
   const sql = connect(url, 1);
   await sql`delete from cone where line like 'Bulk %' and colour > 'Shade 28'`;
-  await sql`
-    insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on, step)
-    select gen_random_uuid(), client_id, 'Harbour ' || i, width_in, length_in, use, batting_id, backing_id, machine_id,
-           taken_in_on, due_on + i, 'take-in'
-    from quilt, generate_series(1, 1000) i where name = 'Salt Pans'`;
   const [n] = await sql`select (select count(*) from cone) as cones, (select count(*) from quilt) as quilts`;
   console.log(`(${n!.cones} cones, ${n!.quilts} quilts)`);
   await sql.end();
 }
 
-void bench().finally(() => db().end());
+void bench().finally(() => process.env.DATABASE_URL && db().end());

@@ -26,13 +26,16 @@ export function labOf(hex: string): Lab {
     throw new CoreError('bad-colour', `“${hex}” is not a colour. Write it as #a1b2c3.`, 'hex');
   const { l, a, b } = toLab(hex)!;
   if (remembered.size >= MOST_REMEMBERED) remembered.clear();
-  const lab = { l, a, b };
+  // With its mode the library takes it as it is, without a copy.
+  const lab = { mode: 'lab65' as const, l, a, b };
   remembered.set(hex, lab);
   return lab;
 }
 
 /** Colour difference CIEDE2000 (Sharma, Wu, Dalal 2005) of two CIELAB colours; about 1 is just seen. */
-export const deltaE = (x: Lab, y: Lab): number => ciede2000({ mode: 'lab65', ...x }, { mode: 'lab65', ...y });
+export const deltaE = (x: Lab, y: Lab): number => ciede2000(asLab65(x), asLab65(y));
+
+const asLab65 = (x: Lab) => ('mode' in x ? (x as Lab & { mode: 'lab65' }) : { mode: 'lab65' as const, ...x });
 
 /** CIEDE2000 of two colours written #rrggbb. */
 export const deltaEHex = (x: string, y: string): number => deltaE(labOf(x), labOf(y));

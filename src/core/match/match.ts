@@ -49,8 +49,7 @@ export function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, 
     if (top.weighed.total >= last) break;
     const pairs: Pair[] = [];
     let most = all ? Infinity : last;
-    for (const bobbin of bobbinsFor(top)) {
-      if (top.weighed.total + bobbin.floor > most) break;
+    for (const bobbin of bobbinsFor(top, () => most - top.weighed.total)) {
       if (top.weighed.total + costUnder(top, bobbin) > most) continue;
       const pair = pairOf(top, bobbin);
       if (!all) most = Math.min(most, pair.total);

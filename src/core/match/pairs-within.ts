@@ -18,10 +18,9 @@ export function pairsWithin(
     if (top.weighed.total > best + slack) break;
     let least = Infinity;
     const under: Pair[] = [];
-    for (const bobbin of bobbinsFor(top)) {
-      const beyond = (own: number) => top.weighed.total + own > Math.min(least + bobbinPrice, best + slack);
-      if (beyond(bobbin.floor)) break;
-      if (beyond(costUnder(top, bobbin))) continue;
+    const most = () => Math.min(least + bobbinPrice, best + slack) - top.weighed.total;
+    for (const bobbin of bobbinsFor(top, most)) {
+      if (costUnder(top, bobbin) > most()) continue;
       const pair = pairOf(top, bobbin);
       least = Math.min(least, pair.total);
       best = Math.min(best, pair.total);

@@ -19,8 +19,8 @@ export interface RankedBobbin {
 /** The bobbins of a shelf under each top thread: the same for every zone, so a whole quilt weighs them once. */
 export interface BobbinBook {
   count: number;
-  /** Lowest floor first, found as they are asked for. */
-  bobbinsFor(top: MatchThread): Iterable<RankedBobbin>;
+  /** Lowest floor first, found as they are asked for; those that cannot cost less than `most` are left out. */
+  bobbinsFor(top: MatchThread, most?: () => number): Iterable<RankedBobbin>;
   /** What a bobbin costs under a top by size, kind and colour. */
   costUnder(top: MatchThread, ranked: RankedBobbin): number;
   /** The same judgement criterion by criterion. */
@@ -28,6 +28,9 @@ export interface BobbinBook {
   /** Its sentences, for the few that are looked at closely. */
   says(top: MatchThread, bobbin: MatchThread): ReturnType<typeof sayOf>;
 }
+
+/** Sums in another order differ by less. */
+const ROUNDING = 1e-9;
 
 export function bobbinBook({
   threads,
@@ -54,8 +57,16 @@ export function bobbinBook({
   }
   const bobbins = [...kinds.values()].map((list) => {
     const equals = list.sort((a, b) => (a.id < b.id ? -1 : 1));
-    return { equals, bobbin: equals[0]!, bobbinFibre: fibres.get(equals[0]!.fibre, 'threads.fibre') };
+    const bobbin = equals[0]!;
+    const bobbinFibre = fibres.get(bobbin.fibre, 'threads.fibre');
+    const own = BOBBIN_CRITERIA.reduce(
+      (sum, c) =>
+        sum + c.weight * (c.leastUnderAny?.({ bobbin, bobbinFibre, preferences, backingHex, wound }) ?? 0),
+      -ROUNDING,
+    );
+    return { equals, bobbin, bobbinFibre, own };
   });
+  const leastOwn = Math.min(...bobbins.map((b) => b.own));
   const { weight } = CRITERIA['bobbin-colour']!;
   const plain = bobbins.filter((b) => !b.bobbin.hex);
   const byLightness = bobbins
@@ -63,8 +74,8 @@ export function bobbinBook({
     .sort((a, b) => a.lab.l - b.lab.l);
 
   /** Outwards from the top's own lightness: what is further off in lightness costs at least as much. */
-  function* outwards(top: MatchThread): Generator<RankedBobbin> {
-    for (const b of top.hex ? plain : bobbins) yield { ...b, floor: 0 };
+  function* outwards(top: MatchThread, most: () => number = () => Infinity): Generator<RankedBobbin> {
+    for (const b of top.hex ? plain : bobbins) if (b.own <= most()) yield { ...b, floor: 0 };
     if (!top.hex) return;
     const own = labOf(top.hex);
     const floorAt = (i: number) => {
@@ -74,10 +85,16 @@ export function bobbinBook({
     let up = byLightness.findIndex((b) => b.lab.l >= own.l);
     if (up < 0) up = byLightness.length;
     let down = up - 1;
-    while (down >= 0 || up < byLightness.length) {
-      const [below, above] = [floorAt(down), floorAt(up)];
-      const { equals, bobbin, bobbinFibre } = byLightness[below < above ? down-- : up++]!;
-      yield { equals, bobbin, bobbinFibre, floor: Math.min(below, above) };
+    let [below, above] = [floorAt(down), floorAt(up)];
+    for (;;) {
+      const colour = Math.min(below, above);
+      if (colour + leastOwn > most()) return;
+      const fromBelow = below < above;
+      const b = byLightness[fromBelow ? down : up];
+      if (!b) return;
+      if (fromBelow) below = floorAt(--down);
+      else above = floorAt(++up);
+      if (colour + b.own <= most()) yield { ...b, floor: colour + leastOwn };
     }
   }
 

@@ -56,8 +56,8 @@ export interface WeighedZone {
   tops: TopChoice[];
   /** Why the first thread no needle suits was refused. */
   refusal: string | null;
-  /** The bobbins for a top, by what they cost under it at least. */
-  bobbinsFor(top: TopChoice): Iterable<RankedBobbin>;
+  /** The bobbins for a top, by what they cost under it at least; those that cannot cost less than `most` are left out. */
+  bobbinsFor(top: TopChoice, most?: () => number): Iterable<RankedBobbin>;
   /** What a bobbin costs under a top before tension and stock are reckoned. */
   costUnder(top: TopChoice, bobbin: RankedBobbin): number;
   pairOf(top: TopChoice, bobbin: RankedBobbin): Pair;
@@ -183,7 +183,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     bobbins: book.count,
     tops,
     refusal,
-    bobbinsFor: (top) => book.bobbinsFor(top.thread),
+    bobbinsFor: (top, most) => book.bobbinsFor(top.thread, most),
     costUnder: (top, bobbin) => book.costUnder(top.thread, bobbin),
     pairOf,
     setupOf: (pair) => asSetup(pair, technique, foot.foot, shared, handOf(pair.top), book),

@@ -65,6 +65,12 @@ export const bobbinKind: CriterionOf<BobbinContext> = {
     if (!c.bobbinFibre.bobbin) return UNSUITED;
     return same(c) || c.bobbinFibre.surface === 'filament' ? 0 : 0.1 + 0.05 * c.bobbinFibre.lint;
   },
+  leastUnderAny: ({ bobbinFibre: f, preferences }) =>
+    !f.bobbin
+      ? UNSUITED
+      : preferences.bobbin === 'same' || f.surface === 'filament'
+        ? 0
+        : 0.1 + 0.05 * f.lint,
   say({ bobbinFibre }, penalty) {
     if (!bobbinFibre.bobbin)
       return {
@@ -140,6 +146,8 @@ export const backColour: CriterionOf<BobbinContext> = {
         : 0;
     return below + dots;
   },
+  leastUnderAny: ({ bobbin, backingHex }) =>
+    backingHex && bobbin.hex ? BACK * sinkPenalty(deltaEHex(bobbin.hex, backingHex)) : 0,
   say: (_, penalty) =>
     penalty > 0.4
       ? { reason: { code: 'back-shows', text: 'Shows on the back: its colour is far from the backing’s.' } }
@@ -147,10 +155,13 @@ export const backColour: CriterionOf<BobbinContext> = {
 };
 
 const CHANGES = 0.2;
+const notReady = ({ bobbin, wound }: Pick<BobbinContext, 'bobbin' | 'wound'>) =>
+  wound && wound.size > 0 && (wound.get(bobbin.id) ?? 0) === 0 ? CHANGES : 0;
 /** Bobbins wound of a thread that suits are to hand. */
 export const bobbinsReady: CriterionOf<BobbinContext> = {
   id: 'bobbins-ready',
   label: 'Bobbins wound',
   weight: 1,
-  cost: ({ bobbin, wound }) => (wound && wound.size > 0 && (wound.get(bobbin.id) ?? 0) === 0 ? CHANGES : 0),
+  cost: notReady,
+  leastUnderAny: notReady,
 };

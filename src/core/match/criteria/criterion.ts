@@ -24,6 +24,8 @@ export interface CriterionOf<Context> {
   label: string;
   weight: number;
   cost(c: Context): number;
+  /** Where the context has a top thread: what it costs at least under any. Never more than `cost`. */
+  leastUnderAny?(c: Omit<Context, 'top'>): number;
   say?(c: Context, penalty: number): Said;
 }
 

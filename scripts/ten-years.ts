@@ -1,0 +1,69 @@
+// A studio of ten years, made from the demo: its quilts copied, sewn, handed back, with all that hangs on them.
+import type postgres from 'postgres';
+
+/** What hangs on a quilt, parents first. */
+const COPIED = [
+  'quilt',
+  'zone',
+  'zone_fabric',
+  'zone_feature',
+  'setup',
+  'test_round',
+  'proof',
+  'step_sewn',
+  'stitches_sewn',
+  'fault',
+  'fault_symptom',
+];
+
+/** Copies every quilt so many times; the copies are long sewn and handed back. */
+export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Promise<void> {
+  const own = await sql<{ table: string; column: string }[]>`
+    select a.attrelid::regclass::text as table, a.attname as column
+    from pg_attribute a
+    where a.attnum > 0 and not a.attisdropped and a.attrelid::regclass::text in ${sql(COPIED)}
+      and a.attgenerated = '' and a.attidentity = ''
+      and not exists (select from pg_attrdef d where d.adrelid = a.attrelid and d.adnum = a.attnum
+                      and pg_get_expr(d.adbin, d.adrelid) like 'nextval%')
+    order by a.attrelid, a.attnum`;
+  const anew = await sql<{ table: string; column: string }[]>`
+    select c.conrelid::regclass::text as table, a.attname as column
+    from pg_constraint c, unnest(c.conkey, c.confkey) k (own, theirs)
+    join pg_attribute a on true
+    where a.attrelid = c.conrelid and a.attnum = k.own and c.contype = 'f'
+      and c.confrelid::regclass::text in ${sql(COPIED)} and c.conrelid::regclass::text in ${sql(COPIED)}`;
+  const fresh = new Set(anew.map((x) => `${x.table}.${x.column}`));
+  await sql.begin(async (tx) => {
+    await tx`create temp table originals on commit drop as select id from quilt where handed_back_on is null or handed_back_on < '1900-01-01'`;
+    for (const table of COPIED) {
+      const columns = own.filter((c) => c.table === table).map((c) => c.column);
+      const value = (c: string) =>
+        c === 'id' || fresh.has(`${table}.${c}`)
+          ? `case when t.${c} is null then null else md5(t.${c}::text || g)::uuid end`
+          : table === 'quilt' && c === 'name'
+            ? `t.name || ' ' || g`
+            : table === 'quilt' && c === 'handed_back_on'
+              ? `current_date - (g % 3600) - 1`
+              : table === 'quilt' && c === 'step'
+                ? `'hand-back'`
+                : table === 'quilt' && c === 'on_frame_since'
+                  ? 'null'
+                  : `t.${c}`;
+      const of =
+        table === 'quilt'
+          ? 't.id in (select id from originals)'
+          : columns.includes('quilt_id')
+            ? 't.quilt_id in (select id from originals)'
+            : columns.includes('zone_id')
+              ? 't.zone_id in (select z.id from zone z join originals o on o.id = z.quilt_id)'
+              : columns.includes('setup_id')
+                ? 't.setup_id in (select s.id from setup s join zone z on z.id = s.zone_id join originals o on o.id = z.quilt_id)'
+                : 't.fault_id in (select f.id from fault f join originals o on o.id = f.quilt_id)';
+      await tx.unsafe(
+        `insert into ${table} (${columns.map((c) => `"${c}"`).join(', ')})
+         select ${columns.map(value).join(', ')} from ${table} t, generate_series(${first}, ${first + copies - 1}) g where ${of}`,
+      );
+    }
+  });
+  await sql`analyze`;
+}
