@@ -6,8 +6,7 @@ export default defineConfig({
   globalSetup: './tests/serve.ts',
   workers: 2,
   fullyParallel: false,
-  // A machine shared with others stalls at times; what fails twice has failed.
-  retries: 1,
+  retries: 0,
   timeout: 150_000,
   expect: { timeout: 25_000 },
   reporter: [

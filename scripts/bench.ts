@@ -4,6 +4,8 @@ import { spawn, spawnSync } from 'node:child_process';
 import { gzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import postgres from 'postgres';
+import { stitchPhoto } from '@/core/photo/stitch-photo';
+import { anyPicture } from '@/core/testing/stitch-picture';
 import { planOrder } from '@/core/order/order';
 import { planZones } from '@/core/plan/plan-kinds';
 import { planWork } from '@/core/plan/work-plan';
@@ -98,6 +100,30 @@ async function bench() {
     i % 4 === 3 ? 255 : ((i >> 9) * 37 + (i % 4) * 60 + (i % 23)) % 256,
   );
   await measure('palette of a photograph', 10, () => palette(photograph));
+  const pictures = Array.from({ length: 60 }, (_, i) => anyPicture(1000 + i)).map(
+    ({ picture, path, mmPerPx, truth }) => {
+      const told = stitchPhoto(picture, mmPerPx, path);
+      return {
+        trust: told.trust,
+        right: Math.abs(told.spi / truth.spi - 1) <= 0.02,
+        even: Math.abs(told.cvPct - truth.cvPct) <= 3,
+      };
+    },
+  );
+  const good = pictures.filter((x) => x.trust === 'good');
+  const share = (of: unknown[], all: unknown[]) => `${Math.round((100 * of.length) / all.length)} %`;
+  console.log(
+    `stitch photographs: within 2 % ${share(
+      pictures.filter((x) => x.right),
+      pictures,
+    )}, evenness within 3 points ${share(
+      pictures.filter((x) => x.even),
+      pictures,
+    )}, called good ${share(good, pictures)}, good and right ${share(
+      good.filter((x) => x.right),
+      good,
+    )}`,
+  );
   await measure('what would have to be true, 24 cones', 10, () =>
     whatWouldHaveToBeTrue(one, one.threads.filter((t) => t.role === 'top').at(-1)!.id),
   );

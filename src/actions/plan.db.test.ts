@@ -94,6 +94,10 @@ describe('the plan', () => {
     const form = { key: key(), quiltId: q.id, ...step, minutes: 40 };
     const { left } = value(await logStep(thisContext(), form));
     expect(value(await logStep(thisContext(), form)).left).toBe(left);
+    expect(await logStep(thisContext(), { ...form, minutes: 45 })).toMatchObject({
+      conflict: true,
+      problems: [{ message: expect.stringContaining('What you sent first was stored') as string }],
+    });
     expect(await logStep(thisContext(), { ...form, key: key() })).toMatchObject({ conflict: true });
     expect(paths(await logStep(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
     const topId = step.thread;

@@ -1,8 +1,8 @@
 import { CoreError } from '@/core/notes';
-import { once } from '@/data/receipts';
+import { KeyReused, once } from '@/data/receipts';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
-import { refuse, type Result } from './result';
+import { conflict, refuse, type Result } from './result';
 import { check } from './validate';
 
 /** What a database constraint means at the form: its name, the field, and the words. */
@@ -10,6 +10,10 @@ export type Meanings = Readonly<Record<string, readonly [path: string, message: 
 
 export const MEANWHILE =
   'This was changed in another window meanwhile. Nothing was overwritten: reload to see it, then change it again.';
+
+/** A form mended after its answer was lost. */
+const STORED_FIRST =
+  'What you sent first was stored, though its answer was lost. What you changed since is not: reload the page to see what stands, and change it there.';
 
 /**
  * One form, stored once: checked against its rules, run in one transaction under its key, and every refusal
@@ -29,11 +33,12 @@ export async function save<F extends { key: string }, T>(
   try {
     return await once<Result<T>>(
       context.sql,
-      { key: form.key, action, actorId: context.actor.id },
+      { key: form.key, action, actorId: context.actor.id, body: JSON.stringify(input) },
       (tx) => act(tx, form),
       (answer) => answer.ok,
     );
   } catch (error) {
+    if (error instanceof KeyReused) return conflict(STORED_FIRST);
     return inWords(error, meanings);
   }
 }

@@ -1,13 +1,5 @@
 import type { Sql } from './sql';
-
-/** Something that went wrong in the program and was not expected. */
-export interface Mishap {
-  n: number;
-  at: Date;
-  place: string;
-  message: string;
-  stack: string;
-}
+import type { Mishap } from './types';
 
 /** So many are kept, the newest. */
 const KEPT = 500;

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type postgres from 'postgres';
 import type { Sql } from './sql';
 
@@ -6,7 +7,12 @@ export interface Filling {
   key: string;
   action: string;
   actorId: string;
+  /** What was sent, as text: kept as a hash. */
+  body: string;
 }
+
+/** A key that was used before, for another form or with other words. */
+export class KeyReused extends Error {}
 
 /**
  * Runs `act` once for a key, in one transaction: a repeat with the same key gets the first answer again
@@ -16,17 +22,22 @@ export interface Filling {
  */
 export function once<T extends object>(
   sql: postgres.Sql,
-  { key, action, actorId }: Filling,
+  { key, action, actorId, body }: Filling,
   act: (tx: Sql) => Promise<T>,
   keep: (answer: T) => boolean,
 ): Promise<T> {
   return sql.begin(async (tx) => {
     await tx`select pg_advisory_xact_lock(hashtextextended(${key}, 0)), set_config('tidy_spool.actor', ${actorId}, true)`;
-    const [seen] = await tx<{ result: T }[]>`select result from receipt where key = ${key}`;
-    if (seen) return seen.result;
+    const hash = createHash('sha256').update(body).digest('hex');
+    const [seen] = await tx<{ result: T; action: string; body: string | null }[]>`
+      select result, action, body from receipt where key = ${key}`;
+    if (seen) {
+      if (seen.action !== action || (seen.body !== null && seen.body !== hash)) throw new KeyReused();
+      return seen.result;
+    }
     const answer = await act(tx);
     if (keep(answer))
-      await tx`insert into receipt (key, action, result) values (${key}, ${action}, ${tx.json(answer as postgres.JSONValue)})`;
+      await tx`insert into receipt (key, action, body, result) values (${key}, ${action}, ${hash}, ${tx.json(answer as postgres.JSONValue)})`;
     return answer;
   }) as Promise<T>;
 }

@@ -340,3 +340,12 @@ export interface Found {
   detail: string;
   hex: string | null;
 }
+
+/** Something that went wrong in the program and was not expected. */
+export interface Mishap {
+  n: number;
+  at: Date;
+  place: string;
+  message: string;
+  stack: string;
+}

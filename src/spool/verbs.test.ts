@@ -1,3 +1,4 @@
+import { stitchPicture } from '@/core/testing/stitch-picture';
 import Ajv from 'ajv';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -26,6 +27,32 @@ const unknown = {
 };
 
 const swirls = { technique: 'swirls', handsMin: 40, actsMin: 5 };
+const drawn = stitchPicture(
+  {
+    spi: 10,
+    cv: 0.05,
+    stitches: 12,
+    mmPerPx: 0.1,
+    skewDeg: 3,
+    thread: 240,
+    cloth: 110,
+    threadMm: 0.4,
+    hole: 40,
+    blurPx: 0.6,
+    noise: 2,
+    weave: 2,
+    falloff: 0,
+    stray: 0,
+  },
+  1,
+);
+const photograph = {
+  widthPx: drawn.picture.width,
+  heightPx: drawn.picture.height,
+  grayBase64: Buffer.from(drawn.picture.grey).toString('base64'),
+  mmPerPx: drawn.mmPerPx,
+  path: drawn.path,
+};
 const combination = { machineId: 'm', topId: 't', bobbinId: 'b', battingId: 'wool', needleNm: 100 };
 
 /** Requests of each verb that are answered. */
@@ -51,6 +78,15 @@ const requests: [string, object][] = [
   ['hours', { logged: [{ parts: [swirls], minutes: 50 }], next: [{ parts: [swirls] }, { parts: [swirls] }] }],
   ['hours', { logged: [], next: [] }],
   ['tension-learn', { searches: [{ ...combination, mean: 0.2, sd: 0.1 }], ask: [combination] }],
+  [
+    'diagnose',
+    {
+      seen: ['skipped'],
+      setup: { spi: 11, feature: ['bulky seam'] },
+      learned: [{ cause: 'needle_worn', seen: ['skipped'] }],
+    },
+  ],
+  ['stitch-photo', photograph],
   ['route', { edges: [{ a: [0, 0], b: [4, 0] }], freeEnds: [[0, 0]], startCostIn: 6 }],
   [
     'regulator',

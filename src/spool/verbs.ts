@@ -12,6 +12,7 @@ import { nextTension } from '@/core/tension/next';
 import { startTension } from '@/core/tension/start';
 import { describeThread } from '@/core/thread/describe';
 import { usage } from '@/core/usage/usage';
+import { FAULT_VERBS } from './fault-verbs';
 import { LEARNING_VERBS } from './learning-verbs';
 import { MATCH_VERBS } from './match-verbs';
 import * as s from './schema-parts';
@@ -168,6 +169,7 @@ export const VERBS: Record<string, Verb> = {
   ),
   ...MATCH_VERBS,
   ...LEARNING_VERBS,
+  ...FAULT_VERBS,
   density: verb(
     'line density, sewn length and open gaps of zones against the batting',
     s.object({

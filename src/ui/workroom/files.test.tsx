@@ -1,3 +1,4 @@
+import { MishapList } from './MishapList';
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
@@ -140,4 +141,13 @@ describe('out to files, and a whole workroom', () => {
     );
     expect(await screen.findByText('threads.3.tex: Tex must lie between 1 and 1000.')).toBeInTheDocument();
   });
+});
+
+test('what went wrong in the program is listed with its number; nothing is said to be nothing', () => {
+  const { rerender } = render(<MishapList mishaps={[]} />);
+  expect(screen.getByText(/Nothing so far/)).toBeInTheDocument();
+  const at = new Date('2026-11-20T10:00:00Z');
+  rerender(<MishapList mishaps={[{ n: 7, at, place: 'logTest', message: 'boom', stack: 'at line 1' }]} />);
+  expect(screen.getByText('Number 7')).toBeInTheDocument();
+  expect(screen.getByRole('group')).toHaveTextContent('boom');
 });
