@@ -68,7 +68,7 @@ export function WhatIfPanel({
         <span>to be best here</span>
       </label>
       <Problems problems={problems} />
-      <div aria-live="polite" className={`mt-2 ${pending ? 'opacity-60' : ''}`}>
+      <div aria-live="polite" aria-busy={pending} className="mt-2">
         {told && <Told told={told} />}
       </div>
     </section>
