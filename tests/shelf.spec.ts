@@ -111,7 +111,7 @@ test('every part of the Workroom passes the accessibility check, and its acts wo
     await expectAccessible(page);
   }
   await page.goto('/workroom/machine');
-  await page.getByRole('button', { name: 'Measure', exact: true }).first().click();
+  await page.getByRole('listitem').filter({ hasText: 'Bobbin screw to grams' }).getByRole('button').click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('img')).toBeVisible();
   for (const [i, [mark, value]] of [

@@ -65,14 +65,19 @@ export function MachineBench({
                   return (
                     <li key={kind} className="flex min-h-[52px] items-center gap-4 border-b">
                       <span className="flex-1">
-                        <b className="font-semibold">{CALIBRATION[kind].title}</b>{' '}
+                        <b id={`${m.id}-${kind}`} className="font-semibold">
+                          {CALIBRATION[kind].title}
+                        </b>{' '}
                         <span className="text-ink2">
                           {stored
                             ? `${stored.points.length} measurements`
                             : `not measured; ${CALIBRATION[kind].without}`}
                         </span>
                       </span>
-                      <Button onClick={() => setCalibrating({ machine: m, kind })}>
+                      <Button
+                        aria-describedby={`${m.id}-${kind}`}
+                        onClick={() => setCalibrating({ machine: m, kind })}
+                      >
                         {stored ? 'Measure again' : 'Measure'}
                       </Button>
                     </li>
