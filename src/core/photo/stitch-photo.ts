@@ -110,7 +110,6 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
   const n = lengths.length;
   const meanMm = (mm.at(-1)! - mm[0]!) / n;
   const sd = Math.sqrt(lengths.reduce((s, x) => s + (x - meanMm) ** 2, 0) / Math.max(1, n - 1));
-  const sure = judged(best, other, best.alike, best.explains);
   return {
     stitches: n,
     spi: MM_PER_INCH / meanMm,
@@ -120,7 +119,7 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
     shortestMm: Math.min(...lengths),
     boundariesMm: mm.map((x) => x - mm[0]!),
     spots: best.holes.map((s) => spots[Math.min(spots.length - 1, Math.round(s))]!),
-    ...sure,
+    ...judged(best, other),
   };
 }
 
@@ -266,17 +265,14 @@ function explained(flat: Float64Array, holes: readonly number[]): number {
 
 /** How far a count may be trusted, and why not further. */
 function judged(
-  best: Holes,
+  { holes, clearShare, between, alike, explains }: Holes & { alike: number; explains: number },
   other: Holes,
-  alike: number,
-  explains: number,
 ): Pick<StitchPhoto, 'trust' | 'reason'> {
-  const sameCount = Math.abs(best.holes.length - other.holes.length) <= 0;
-  if (best.clearShare < 0.5 || alike < 0.05 || explains < HARDLY)
+  const sameCount = holes.length === other.holes.length;
+  if (clearShare < 0.5 || alike < 0.05 || explains < HARDLY)
     return { trust: 'cannot', reason: 'The holes do not stand out evenly enough to be counted.' };
-  if (best.clearShare < 0.85)
-    return { trust: 'look', reason: 'Some holes are faint: check the marks by eye.' };
-  if (best.between > 0.2)
+  if (clearShare < 0.85) return { trust: 'look', reason: 'Some holes are faint: check the marks by eye.' };
+  if (between > 0.2)
     return { trust: 'look', reason: 'Something shows between the holes too: check the marks by eye.' };
   if (alike < 0.3 && !sameCount)
     return { trust: 'look', reason: 'The stitches are uneven, or the light is: check the marks by eye.' };
