@@ -7,7 +7,7 @@ const config: NextConfig = {
   // Types are checked by ./test and npm run check, tests included; a studio's start need not wait for that.
   typescript: { ignoreBuildErrors: true },
   turbopack: { root: import.meta.dirname },
-  experimental: { serverActions: { bodySizeLimit: '8mb' } },
+  experimental: { serverActions: { bodySizeLimit: '8mb' }, optimizePackageImports: ['radix-ui'] },
 };
 
 export default config;

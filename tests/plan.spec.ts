@@ -23,6 +23,8 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
   const laid = page.getByText(/as you laid it; worked out it would be/);
   await expect(async () => {
     if (await laid.isVisible()) return;
+    const byHand = page.getByRole('button', { name: 'Lay it by hand' });
+    if (await byHand.isVisible()) await byHand.click();
     await page.getByRole('button', { name: /^Move step 1:/ }).focus();
     for (const key of ['Space', 'ArrowDown', 'Space']) {
       await page.keyboard.press(key);

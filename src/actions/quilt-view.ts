@@ -2,7 +2,7 @@ import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { readShelfFor } from '@/data/cones';
+import { readConesOf, readShelfFor } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
 import { readZones } from '@/data/zones';
 
@@ -21,14 +21,18 @@ export interface QuiltView {
 export const zoneState = (setup: ChosenSetup | undefined): ZoneState =>
   !setup ? 'to match' : setup.provenAt ? 'proven' : setup.rounds > 0 ? 'testing' : 'matched';
 
-/** Everything a quilt's pages share; null when there is no such quilt. */
-export async function readQuiltView(sql: Sql, id: string): Promise<QuiltView | null> {
+/** Everything a quilt's pages share; null when there is no such quilt. Most ask only for the cones on its cards. */
+export async function readQuiltView(
+  sql: Sql,
+  id: string,
+  shelfOf: 'whole studio' | 'its cards' = 'whole studio',
+): Promise<QuiltView | null> {
   const [quilt, zones, setupRows, faults, shelf] = await Promise.all([
     readQuilt(sql, id),
     readZones(sql, id),
     readSetups(sql, id),
     readFaults(sql, id),
-    readShelfFor(sql, id),
+    shelfOf === 'its cards' ? readConesOf(sql, id) : readShelfFor(sql, id),
   ]);
   if (!quilt) return null;
   const setups = new Map(setupRows.map((s) => [s.zoneId, s]));

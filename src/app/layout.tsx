@@ -1,8 +1,8 @@
 import './globals.css';
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
-import { Toaster } from 'sonner';
 import { AppBar } from '@/ui/shell/AppBar';
+import { Toasts } from '@/ui/shell/Toasts';
 
 export const metadata: Metadata = { title: { default: 'Tidy Spool', template: '%s · Tidy Spool' } };
 export const dynamic = 'force-dynamic';
@@ -14,19 +14,7 @@ export default async function Layout({ children }: { children: React.ReactNode }
       <body>
         <AppBar theme={theme} />
         <main id="main">{children}</main>
-        <Toaster
-          position="bottom-right"
-          toastOptions={{
-            style: {
-              background: 'var(--ink)',
-              color: 'var(--cloth)',
-              border: 0,
-              borderRadius: 2,
-              fontSize: 15,
-              fontFamily: 'var(--font-sans)',
-            },
-          }}
-        />
+        <Toasts />
       </body>
     </html>
   );

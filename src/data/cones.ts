@@ -34,6 +34,13 @@ export const readShelfFor = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<
     where z.quilt_id = ${quiltId})
   order by line, colour`;
 
+/** The cones that the cards of one quilt name, put away or not. */
+export const readConesOf = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<Cone[]>`
+  ${selectCone(sql)} where id in (
+    select unnest(array[s.top_id, s.bobbin_id]) from zone z join setup s on s.zone_id = z.id
+    where z.quilt_id = ${quiltId})
+  order by line, colour`;
+
 /** Every cone, put away or not. */
 export const readAllCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} order by line, colour, id`;

@@ -38,7 +38,12 @@ export const deltaE = (x: Lab, y: Lab): number => ciede2000(asLab65(x), asLab65(
 const asLab65 = (x: Lab) => ('mode' in x ? (x as Lab & { mode: 'lab65' }) : { mode: 'lab65' as const, ...x });
 
 /** CIEDE2000 of two colours written #rrggbb. */
-export const deltaEHex = (x: string, y: string): number => deltaE(labOf(x), labOf(y));
+export function deltaEHex(x: string, y: string): number {
+  // Several criteria ask for the same two colours one after the other.
+  if (x !== last.x || y !== last.y) last = { x, y, deltaE: deltaE(labOf(x), labOf(y)) };
+  return last.deltaE;
+}
+let last = { x: '', y: '', deltaE: 0 };
 
 /** The weight of lightness in CIEDE2000 never exceeds 1 + 0.015·50²/√(20 + 50²). */
 const MOST_S_L = 1.75;

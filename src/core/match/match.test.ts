@@ -7,9 +7,9 @@ import { demoNeedles } from '@/demo/shelf';
 import { CoreError } from '../notes';
 import { aMatch } from '../testing/a-shelf';
 import { match } from './match';
-import { bobbinBook } from './rank-bobbins';
+import { bobbinBook, type RankedBobbin } from './rank-bobbins';
 import type { MatchRequest } from './request';
-import { weighZone } from './weigh-zone';
+import { type TopChoice, weighZone } from './weigh-zone';
 
 const request = aMatch();
 const threads = [...request.threads];
@@ -131,10 +131,13 @@ describe('no pair is overlooked', () => {
           const cones = picks.map(({ of, hex }, i) => ({ ...threads[of]!, id: `cone ${i}`, hex }));
           const asked = aMatch({ visibility }, { threads: cones, preferences: { bobbin }, limit: 4 });
           const zone = weighZone(asked);
+          const everyBobbin = (top: TopChoice) => {
+            const all: RankedBobbin[] = [];
+            zone.bobbinsFor(top, (b) => all.push(b));
+            return all;
+          };
           const totals = zone.tops
-            .map((top) =>
-              Math.min(...[...zone.bobbinsFor(top)].map((b) => zone.pairOf(top, b).total), Infinity),
-            )
+            .map((top) => Math.min(...everyBobbin(top).map((b) => zone.pairOf(top, b).total), Infinity))
             .sort((a, b) => a - b);
           const { setups } = match(asked);
           const found = setups.map((s) => s.total);
@@ -147,20 +150,40 @@ describe('no pair is overlooked', () => {
       { numRuns: 60 },
     );
   });
-  test('the floor of a bobbin is never above what it costs, and floors only rise', () => {
+  test('the floor of a bobbin is never above what it costs, and none that can win is left out', () => {
     fc.assert(
-      fc.property(fc.array(shade, { minLength: 2, maxLength: 30 }), shade, (hexes, own) => {
-        const cones = hexes.map((hex, i) => ({ ...threads[i % threads.length]!, id: `cone ${i}`, hex }));
-        const book = bobbinBook({ threads: cones });
-        const top = { ...threads[0]!, hex: own };
-        const ranked = [...book.bobbinsFor(top)];
-        expect(ranked.reduce((n, r) => n + r.equals.length, 0)).toBe(book.count);
-        for (const [i, b] of ranked.entries()) {
-          expect(b.floor).toBeLessThanOrEqual(book.costUnder(top, b) + 1e-9);
-          if (i > 0) expect(b.floor).toBeGreaterThanOrEqual(ranked[i - 1]!.floor);
-          expect(book.weighed(top, b.bobbin).total).toBeCloseTo(book.costUnder(top, b), 9);
-        }
-      }),
+      fc.property(
+        fc.array(shade, { minLength: 2, maxLength: 30 }),
+        shade,
+        fc.option(shade, { nil: undefined }),
+        (hexes, own, backingHex) => {
+          const cones = hexes.map((hex, i) => ({ ...threads[i % threads.length]!, id: `cone ${i}`, hex }));
+          const book = bobbinBook({ threads: cones, backingHex });
+          const top = { ...threads[0]!, hex: own };
+          const ranked: RankedBobbin[] = [];
+          book.bobbinsFor(
+            top,
+            (b) => ranked.push(b),
+            () => Infinity,
+          );
+          expect(ranked.reduce((n, r) => n + r.equals.length, 0)).toBe(book.count);
+          for (const b of ranked) {
+            expect(b.floor).toBeLessThanOrEqual(book.costUnder(top, b) + 1e-9);
+            expect(book.weighed(top, b.bobbin).total).toBeCloseTo(book.costUnder(top, b), 9);
+          }
+          // With less left, none is left out that could have cost less.
+          const costs = ranked.map((b) => book.costUnder(top, b));
+          const most = [...costs].sort((a, b) => a - b)[Math.floor(costs.length / 2)]!;
+          const within: string[] = [];
+          book.bobbinsFor(
+            top,
+            (b) => within.push(b.bobbin.id),
+            () => most,
+          );
+          for (const [i, b] of ranked.entries())
+            if (costs[i]! < most - 1e-6) expect(within).toContain(b.bobbin.id);
+        },
+      ),
     );
   });
 });

@@ -49,12 +49,16 @@ export function bestPairs({ tops, bobbinsFor, costUnder, pairOf }: WeighedZone, 
     if (top.weighed.total >= last) break;
     const pairs: Pair[] = [];
     let most = all ? Infinity : last;
-    for (const bobbin of bobbinsFor(top, () => most - top.weighed.total)) {
-      if (top.weighed.total + costUnder(top, bobbin) > most) continue;
-      const pair = pairOf(top, bobbin);
-      if (!all) most = Math.min(most, pair.total);
-      pairs.push(pair);
-    }
+    bobbinsFor(
+      top,
+      (bobbin) => {
+        if (top.weighed.total + costUnder(top, bobbin) > most) return;
+        const pair = pairOf(top, bobbin);
+        if (!all) most = Math.min(most, pair.total);
+        pairs.push(pair);
+      },
+      () => most - top.weighed.total,
+    );
     const [first, ...rest] = pairs.sort(inOrder);
     if (first && (all || first.total < last)) best.push(first);
     best.sort(inOrder);

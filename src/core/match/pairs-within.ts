@@ -19,13 +19,17 @@ export function pairsWithin(
     let least = Infinity;
     const under: Pair[] = [];
     const most = () => Math.min(least + bobbinPrice, best + slack) - top.weighed.total;
-    for (const bobbin of bobbinsFor(top, most)) {
-      if (costUnder(top, bobbin) > most()) continue;
-      const pair = pairOf(top, bobbin);
-      least = Math.min(least, pair.total);
-      best = Math.min(best, pair.total);
-      under.push(pair);
-    }
+    bobbinsFor(
+      top,
+      (bobbin) => {
+        if (costUnder(top, bobbin) > most()) return;
+        const pair = pairOf(top, bobbin);
+        least = Math.min(least, pair.total);
+        best = Math.min(best, pair.total);
+        under.push(pair);
+      },
+      most,
+    );
     found.push(...under.filter((p) => p.total <= least + bobbinPrice));
   }
   return found.filter((p) => p.total <= best + slack).sort(inOrder);

@@ -56,8 +56,10 @@ export interface WeighedZone {
   tops: TopChoice[];
   /** Why the first thread no needle suits was refused. */
   refusal: string | null;
-  /** The bobbins for a top, by what they cost under it at least; those that cannot cost less than `most` are left out. */
-  bobbinsFor(top: TopChoice, most?: () => number): Iterable<RankedBobbin>;
+  /** Shows the bobbins for a top; those that cannot cost `most` or less are left out. */
+  bobbinsFor(top: TopChoice, visit: (bobbin: RankedBobbin) => void, most?: () => number): void;
+  /** One bobbin alone, by its thread's id. */
+  bobbinOf(id: string): RankedBobbin | undefined;
   /** What a bobbin costs under a top before tension and stock are reckoned. */
   costUnder(top: TopChoice, bobbin: RankedBobbin): number;
   pairOf(top: TopChoice, bobbin: RankedBobbin): Pair;
@@ -183,7 +185,8 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     bobbins: book.count,
     tops,
     refusal,
-    bobbinsFor: (top, most) => book.bobbinsFor(top.thread, most),
+    bobbinsFor: (top, visit, most = () => Infinity) => book.bobbinsFor(top.thread, visit, most),
+    bobbinOf: book.bobbinOf,
     costUnder: (top, bobbin) => book.costUnder(top.thread, bobbin),
     pairOf,
     setupOf: (pair) => asSetup(pair, technique, foot.foot, shared, handOf(pair.top), book),

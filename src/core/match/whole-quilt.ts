@@ -112,7 +112,7 @@ function weighOne(
   const zone = weighZone({ ...shared, zone: z.zone }, book);
   if (z.keep) {
     const top = zone.tops.find((t) => t.thread.id === z.keep!.topId);
-    const bobbin = top && [...zone.bobbinsFor(top)].find((b) => b.bobbin.id === z.keep!.bobbinId);
+    const bobbin = top && zone.bobbinOf(z.keep!.bobbinId);
     if (bobbin)
       return {
         id: z.id,

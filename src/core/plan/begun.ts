@@ -1,6 +1,6 @@
 import type { FrameSize } from '../passes/passes';
 import type { BobbinSize } from '../usage/usage';
-import type { StepKey } from './steps';
+import type { StepKey } from './step-key';
 
 /** What a quilt was begun with: kept with it, so that a later change of the Workroom cannot move its passes. */
 export interface BegunPlan {

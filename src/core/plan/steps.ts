@@ -1,14 +1,8 @@
 import type { Part, Step } from '../hours/step';
 import { type OrderRequest } from '../order/cells';
 import { techniques } from '../tables/techniques';
+import { stepId, type StepKey } from './step-key';
 import { type PlannedZone, SLIVER, stabilises, type WorkPlan, type WorkPlanRequest } from './work-plan';
-
-/** What tells one step of a quilt from another: a pass, a thread, and whether it stabilises or fills. */
-export interface StepKey {
-  pass: number;
-  thread: string;
-  stabilise: boolean;
-}
 
 /** One step at the frame: one pass with one thread, the zones in it and what it is predicted to take. */
 export interface PlannedStep extends StepKey, Step {
@@ -16,8 +10,6 @@ export interface PlannedStep extends StepKey, Step {
   /** Minutes the model alone predicts. */
   minutes: number;
 }
-
-export const stepId = (s: StepKey): string => `${s.pass} ${s.thread} ${s.stabilise ? 'stabilise' : 'fill'}`;
 
 /** A zone's work in one pass. */
 const partOf = (work: Part, share: number): Part => ({

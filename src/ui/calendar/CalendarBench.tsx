@@ -3,7 +3,7 @@ import { useDrag } from '@use-gesture/react';
 import { format, parseISO } from 'date-fns';
 import Link from 'next/link';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import type { CalendarJob } from '@/actions/calendar';
 import { setDaysAction } from '@/actions/server';
 import { dateOfDay } from '@/core/calendar/days';

@@ -2,7 +2,7 @@
 import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { nameClothAction } from '@/actions/server';
 import type { CarefulMatch } from '@/core/cloth/careful-match';
 import { type NearCloth, WEIGHT_WORDS } from '@/core/cloth/nearest-cloth';

@@ -3,7 +3,7 @@ import type { VisibilityWish } from '@/core/fields/lists';
 import { ImageUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { recolourAction } from '@/actions/server';
 import { rankColours } from '@/core/colour/rank';
 import { Marks, Labels } from '@/ui/draw/Marks';
@@ -32,13 +32,14 @@ export interface ColourZone {
 export function ColourBench({
   quiltId,
   zone,
-  cones,
+  packed,
   photographs,
   acrossIn,
 }: {
   quiltId: string;
   zone: ColourZone;
-  cones: readonly ColourCone[];
+  /** The shelf as one text, ColourCone[]. */
+  packed: string;
   /** Photographs kept with the quilt. */
   photographs: readonly string[];
   /** How much of the cloth a photograph shows unless it is said otherwise: the quilt's own width. */
@@ -52,6 +53,7 @@ export function ColourBench({
   const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
   const [under, setUnder] = useState<string | null>(null);
   const { photo, url, problem, busy, read } = usePhotograph();
+  const cones = useMemo(() => JSON.parse(packed) as ColourCone[], [packed]);
   const byId = useMemo(() => new Map(cones.map((c) => [c.id, c])), [cones]);
   const ranked = useMemo(
     () =>

@@ -28,7 +28,9 @@ const zone: ColourZone = {
   stitchMm: 2.1,
 };
 const bench = () =>
-  render(<ColourBench quiltId="q" zone={zone} cones={cones} photographs={[]} acrossIn={64} />);
+  render(
+    <ColourBench quiltId="q" zone={zone} packed={JSON.stringify(cones)} photographs={[]} acrossIn={64} />,
+  );
 const order = () =>
   screen
     .getAllByRole('checkbox')
@@ -232,6 +234,6 @@ describe('a photograph', () => {
 });
 
 test('a shelf without colours is told what to do', () => {
-  render(<ColourBench quiltId="q" zone={zone} cones={[]} photographs={[]} acrossIn={64} />);
+  render(<ColourBench quiltId="q" zone={zone} packed="[]" photographs={[]} acrossIn={64} />);
   expect(screen.getByText(/No thread on the shelf has a colour yet/)).toBeInTheDocument();
 });

@@ -1,7 +1,7 @@
 'use client';
 import { DIRECTIONS } from '@/core/fields/lists';
 import { useCallback, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { logFaultAction } from '@/actions/server';
 import { contains } from '@/core/geometry/polygon';
 import type { Quilt, Zone } from '@/data/types';

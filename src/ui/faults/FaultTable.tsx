@@ -1,7 +1,7 @@
 'use client';
 import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { setFaultStatusAction } from '@/actions/server';
 import { symptoms } from '@/core/tables/symptoms';
 import type { Fault } from '@/data/types';

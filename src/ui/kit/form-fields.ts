@@ -1,5 +1,5 @@
 import type { Field } from '@/core/fields/field';
-import type { FieldSpec } from './RecordDialog';
+import type { FieldSpec } from './field-spec';
 
 const NOT_GIVEN = { value: '-', label: 'none given' };
 

@@ -2,7 +2,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { saveMapAction } from '@/actions/server';
 import { coverage, coverageProblem, cutZone, drawZone, mergeZones, repeatShape } from '@/core/geometry/edit';
 import { areaOf, boundsOf, edgeLength, type MultiPolygon, type XY } from '@/core/geometry/polygon';

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { ThreadOptions } from './ThreadOptions';
 
 export interface Held {
   topId?: string;
@@ -16,15 +17,14 @@ export function HoldBar({
   path,
   zoneId,
   held,
-  tops,
-  bobbins,
+  threads,
   spi,
 }: {
   path: string;
   zoneId: string;
   held: Held;
-  tops: readonly { id: string; name: string }[];
-  bobbins: readonly { id: string; name: string }[];
+  /** The shelf's names, packed. */
+  threads: string;
   spi: readonly [number, number];
 }) {
   const router = useRouter();
@@ -44,10 +44,10 @@ export function HoldBar({
       <b className="font-semibold">Hold</b>
       {(
         [
-          ['topId', 'top thread', tops],
-          ['bobbinId', 'bobbin thread', bobbins],
+          ['topId', 'top thread', 'bobbin'],
+          ['bobbinId', 'bobbin thread', 'top'],
         ] as const
-      ).map(([part, noun, threads]) => (
+      ).map(([part, noun, not]) => (
         <select
           key={part}
           aria-label={`Hold the ${noun}`}
@@ -56,11 +56,7 @@ export function HoldBar({
           onChange={(e) => go({ [part]: e.target.value })}
         >
           <option value="">any {noun}</option>
-          {threads.map((t) => (
-            <option key={t.id} value={t.id}>
-              {t.name}
-            </option>
-          ))}
+          <ThreadOptions packed={threads} not={not} chosen={held[part]} />
         </select>
       ))}
       <select

@@ -113,7 +113,7 @@ export function MatchBench({
       />
       <CandidateTable candidates={candidates} value={picked} onChange={setPicked} />
       <div className="mt-4 grid gap-6 lg:grid-cols-[3fr_2fr]">
-        <WhyTable setup={s} name={c.top.line} />
+        <WhyTable rows={c.why} name={c.top.line} />
         <section aria-label="Cautions">
           <h3 className="mb-1.5 text-[17px]">Mind</h3>
           <ul className="space-y-1.5">

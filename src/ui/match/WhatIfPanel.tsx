@@ -6,6 +6,7 @@ import type { WhatIfAnswer } from '@/actions/what-if';
 import { Problems } from '@/ui/kit/Problems';
 import type { Held } from './HoldBar';
 import { shiftsInWords } from './shift-words';
+import { ThreadOptions } from './ThreadOptions';
 
 /** “What would have to be true for this thread to be best here?” */
 export function WhatIfPanel({
@@ -17,7 +18,8 @@ export function WhatIfPanel({
 }: {
   quiltId: string;
   zoneId: string;
-  threads: readonly { id: string; name: string }[];
+  /** The shelf's names, packed. */
+  threads: string;
   held: Held;
   ask?: (input: unknown) => Promise<Result<WhatIfAnswer>>;
 }) {
@@ -59,11 +61,7 @@ export function WhatIfPanel({
           className="min-h-11 max-w-[280px] rounded border border-rule bg-cloth px-2 text-16"
         >
           <option value="">pick a thread</option>
-          {threads.map((t) => (
-            <option key={t.id} value={t.id}>
-              {t.name}
-            </option>
-          ))}
+          <ThreadOptions packed={threads} not="bobbin" chosen={topId} />
         </select>
         <span>to be best here</span>
       </label>

@@ -1,37 +1,12 @@
-import type { Reason } from '@/core/notes';
-import type { Setup } from '@/core/match/setup';
-import { CRITERIA } from '@/core/match/criteria';
-
-interface Row {
-  label: string;
-  points: number;
-  notes: Reason[];
-}
+import type { WhyRow } from './why-rows';
 
 /** Less than this is not worth a bar. */
 const FELT = 0.05;
-/** Points without a sentence are shown from here on. */
-const SILENT = 0.4;
 /** The bar is full here: a criterion that costs this much decides against a thread. */
 const FULL = 1.5;
 
-/** What a set-up costs by each criterion, dearest first, each with its sentences; the rest, which cost nothing, after. */
-export function whyRows({ parts, reasons, cautions }: Pick<Setup, 'parts' | 'reasons' | 'cautions'>): Row[] {
-  const notes: Reason[] = [...reasons, ...cautions];
-  const rows = Object.keys(CRITERIA)
-    .map((id) => ({
-      label: CRITERIA[id]!.label,
-      points: parts[id] ?? 0,
-      notes: notes.filter((n) => n.from === id),
-    }))
-    .filter((r) => r.notes.length > 0 || r.points >= SILENT)
-    .sort((a, b) => b.points - a.points);
-  const others = reasons.filter((r) => r.from === undefined);
-  return others.length > 0 ? [...rows, { label: 'Stitch', points: 0, notes: others }] : rows;
-}
-
 /** Why a set-up stands where it does: every criterion that costs something or has something to say. */
-export function WhyTable({ setup, name }: { setup: Setup; name: string }) {
+export function WhyTable({ rows, name }: { rows: readonly WhyRow[]; name: string }) {
   return (
     <section aria-label="Why">
       <h3 className="mb-1 text-[17px]">Why {name}</h3>
@@ -44,7 +19,7 @@ export function WhyTable({ setup, name }: { setup: Setup; name: string }) {
           </tr>
         </thead>
         <tbody>
-          {whyRows(setup).map((r) => (
+          {rows.map((r) => (
             <tr key={r.label} className="border-b align-top">
               <th scope="row" className="w-[128px] py-1.5 pr-2 text-left font-medium">
                 {r.label}

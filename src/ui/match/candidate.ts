@@ -2,10 +2,13 @@ import type { Setup } from '@/core/match/setup';
 import type { SectionNumbers } from '@/ui/section-drawing/layers';
 import type { Known } from '@/core/source/known';
 import type { Cone } from '@/data/types';
+import type { WhyRow } from './why-rows';
 
 /** A set-up with what the page needs to show it. */
 export interface Candidate {
   setup: Setup;
+  /** What each criterion costs and says. */
+  why: WhyRow[];
   top: Cone;
   bobbin: Cone;
   section: SectionNumbers;

@@ -19,6 +19,7 @@ import { diameterMm } from '@/core/thread/thread';
 import { spiToMm } from '@/core/units/length';
 import type { ChosenSetup, Cone, Quilt, Zone } from '@/data/types';
 import type { Candidate } from './candidate';
+import { whyRows } from './why-rows';
 
 /** The best and three runners-up. */
 const SHOWN = 4;
@@ -117,6 +118,7 @@ function describe(
     : Math.log(now.topGf / now.bobbinGf / setup.ratio) / windowWidth(thicknessMm(sandwich));
   return {
     setup,
+    why: whyRows(setup),
     top,
     bobbin,
     section: {

@@ -16,8 +16,10 @@ import { MatchBench } from './MatchBench';
 import { shiftsInWords, shiftWords } from './shift-words';
 import { CouchingSums, RulerSums } from './TechniqueSums';
 import { VaryPanel } from './VaryPanel';
+import { packNames } from './ThreadOptions';
 import { WhatIfPanel } from './WhatIfPanel';
-import { whyRows, WhyTable } from './WhyTable';
+import { whyRows } from './why-rows';
+import { WhyTable } from './WhyTable';
 
 const request = aMatch();
 const sandwich = {
@@ -40,6 +42,7 @@ const cone = (id: string) => {
 };
 const candidates: Candidate[] = match(request).setups.map((setup, i) => ({
   setup,
+  why: whyRows(setup),
   top: cone(setup.topId),
   bobbin: cone(setup.bobbinId),
   section: {
@@ -92,7 +95,7 @@ describe('why a set-up stands where it does', () => {
         },
       ],
     };
-    render(<WhyTable setup={{ ...best.setup, ...setup }} name="Teal Cotton" />);
+    render(<WhyTable rows={whyRows({ ...best.setup, ...setup })} name="Teal Cotton" />);
     const row = screen.getByRole('row', { name: /^Lint/ });
     expect(row).toHaveTextContent('0.5');
     expect(row).toHaveTextContent('Sheds lint. Brush the hook.');
@@ -126,8 +129,10 @@ describe('holding a part', () => {
         path="/quilts/q/match"
         zoneId="z"
         held={held}
-        tops={[{ id: 't1', name: 'Heron Poly 40 Slate' }]}
-        bobbins={[{ id: 'b1', name: 'Gossamer 100 Mist' }]}
+        threads={packNames([
+          { id: 't1', name: 'Heron Poly 40 Slate', role: 'top' },
+          { id: 'b1', name: 'Gossamer 100 Mist', role: 'bobbin' },
+        ])}
         spi={[4, 18]}
       />,
     );
@@ -205,7 +210,7 @@ describe('what would have to be true', () => {
       <WhatIfPanel
         quiltId="q"
         zoneId="z"
-        threads={[{ id: 'rust', name: 'Rope Cotton 12 Rust' }]}
+        threads={packNames([{ id: 'rust', name: 'Rope Cotton 12 Rust', role: 'both' }])}
         held={{ nm: 110 }}
         ask={asked}
       />,

@@ -1,40 +1,28 @@
 'use client';
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { GripVertical } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { setOrderAction } from '@/actions/server';
-import { stepId } from '@/core/plan/steps';
+import { stepId } from '@/core/plan/step-key';
 import { predicted } from '@/core/source/known';
 import { type Cell, type OrderRequest, overhead, stabilisedFirst } from '@/core/order/cells';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { Sourced } from '@/ui/kit/Sourced';
-import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { type OrderRow, StepWords, type ThreadName } from './StepWords';
 import { useOrder } from './use-order';
 
-interface ThreadName {
-  name: string;
-  hex: string | null;
-}
+const OrderDrag = dynamic(() => import('./OrderDrag').then((m) => m.OrderDrag));
+
 type Step = { pass: number; thread: string; stabilise?: boolean };
+
+/** The order with one step taken out and put in elsewhere. */
+function moveStep(steps: readonly Step[], from: number, to: number): Step[] {
+  const out = [...steps];
+  out.splice(to, 0, ...out.splice(from, 1));
+  return out;
+}
 
 const keyOf = (s: Step, i: number) => `${s.pass}|${s.thread}|${i}`;
 
@@ -80,10 +68,7 @@ export function OrderList({
   const { send, pending, problems } = useActionForm(setOrderAction, ({ steps }) =>
     toast(steps > 0 ? 'Your order is kept.' : 'Back to the order worked out.'),
   );
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const [laying, setLaying] = useState(false);
   if (request.cells.length === 0)
     return (
       <p className="text-ink2">Match its zones, and the order of passes and threads is worked out here.</p>
@@ -94,11 +79,19 @@ export function OrderList({
   const cells = cellsIn(steps, request.cells) ?? [];
   const price = overhead(cells, request);
   const usual = Math.min(found.byPass.minutes, found.bySweep.minutes);
-  const ids = steps.map(keyOf);
-  const drop = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
-    setMoved(arrayMove([...steps], ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
-  };
+  const rows = steps.map((s, i): OrderRow => {
+    const first = cells[i]?.stabilise === true;
+    return {
+      id: keyOf(s, i),
+      n: i + 1,
+      pass: s.pass,
+      thread: threads[s.thread],
+      first,
+      minutes: cells[i]?.minutes ?? 0,
+      change: i > 0 && steps[i - 1]!.thread !== s.thread,
+      sewn: sewn.includes(stepId({ pass: s.pass, thread: s.thread, stabilise: first })),
+    };
+  });
   return (
     <div>
       <p>
@@ -129,28 +122,23 @@ export function OrderList({
           A pass is filled here before it is stabilised: its layers may creep.
         </p>
       )}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="mt-2 border-y" aria-label="Order of work">
-            {steps.map((s, i) => (
-              <Row
-                key={ids[i]}
-                id={ids[i]!}
-                n={i + 1}
-                step={s}
-                thread={threads[s.thread]}
-                first={cells[i]?.stabilise === true}
-                minutes={cells[i]?.minutes ?? 0}
-                change={i > 0 && steps[i - 1]!.thread !== s.thread}
-                sewn={sewn.includes(
-                  stepId({ pass: s.pass, thread: s.thread, stabilise: cells[i]?.stabilise === true }),
-                )}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+      {laying ? (
+        <OrderDrag rows={rows} onMove={(from, to) => setMoved(moveStep(steps, from, to))} />
+      ) : (
+        <ol className="mt-2 border-y" aria-label="Order of work">
+          {rows.map((r) => (
+            <li key={r.id} className="flex min-h-11 items-center gap-3 border-b pl-2">
+              <StepWords row={r} />
+            </li>
+          ))}
+        </ol>
+      )}
       <div className="mt-2 flex flex-wrap gap-3">
+        {!laying && (
+          <Button look="quiet" onClick={() => setLaying(true)}>
+            Lay it by hand
+          </Button>
+        )}
         {own && moved !== fixed && (
           <Button
             disabled={pending}
@@ -176,52 +164,5 @@ export function OrderList({
       </div>
       <Problems problems={problems} />
     </div>
-  );
-}
-
-function Row({
-  id,
-  n,
-  step,
-  thread,
-  first,
-  minutes,
-  change,
-  sewn,
-}: {
-  id: string;
-  n: number;
-  step: Step;
-  thread: ThreadName | undefined;
-  first: boolean;
-  minutes: number;
-  change: boolean;
-  sewn: boolean;
-}) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
-  return (
-    <li
-      ref={setNodeRef}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
-      className={`flex min-h-11 items-center gap-3 border-b bg-cloth ${isDragging ? 'relative z-10 outline-2 outline-indigo outline-solid' : ''}`}
-    >
-      <button
-        type="button"
-        aria-label={`Move step ${n}: pass ${step.pass}, ${thread?.name ?? ''}`}
-        className="grid size-11 shrink-0 cursor-grab touch-none place-items-center text-ink2"
-        {...attributes}
-        {...listeners}
-      >
-        <GripVertical size={18} aria-hidden />
-      </button>
-      <span className="w-16 font-semibold">pass {step.pass}</span>
-      <ThreadSwatch hex={thread?.hex ?? null} width={22} height={22} />
-      <span className="min-w-0 flex-1 truncate">
-        {thread?.name}
-        {first && <span className="text-ink2">, to stabilise</span>}
-        {change && <span className="text-ink2">, change thread</span>}
-      </span>
-      <span className="pr-2 text-ink2">{sewn ? 'sewn' : `${Math.max(1, Math.round(minutes))} min`}</span>
-    </li>
   );
 }

@@ -1,12 +1,12 @@
 'use client';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { fixPlanAction, handBackAction, logStepAction, putOnFrameAction } from '@/actions/server';
 import { safety } from '@/core/cautions/cautions';
 import type { TurnRule } from '@/core/fields/lists';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
-import { RecordForm } from '@/ui/kit/RecordDialog';
+import { RecordForm } from '@/ui/kit/RecordForm';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
 export interface NextStep {

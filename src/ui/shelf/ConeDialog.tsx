@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useForm, useFieldArray, Controller } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { addConesAction, editConeAction } from '@/actions/server';
 import type { Cone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
@@ -11,7 +11,8 @@ import { TextField } from '@/ui/kit/Field';
 import { Modal } from '@/ui/kit/Modal';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { fromForm, SpecInput, toForm, type Values } from '@/ui/kit/RecordDialog';
+import { fromForm, toForm, type Values } from '@/ui/kit/field-spec';
+import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { CONE } from '@/core/fields/cone';
 import { usualValues } from '@/core/fields/stored';

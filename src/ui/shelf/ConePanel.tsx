@@ -2,14 +2,14 @@
 import { sizeKnown, remainingKnown } from '@/core/shelf/known';
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { countConeAction, editManyAction, readConeUsesAction } from '@/actions/server';
 import { fibres } from '@/core/tables/fibres';
 import { inEveryCount } from '@/core/thread/describe';
 import type { Cone, ConeUse } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
-import { RecordForm } from '@/ui/kit/RecordDialog';
+import { RecordForm } from '@/ui/kit/RecordForm';
 import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';

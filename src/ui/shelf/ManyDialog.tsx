@@ -1,7 +1,8 @@
 'use client';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { editManyAction } from '@/actions/server';
-import { type FieldSpec, RecordDialog } from '@/ui/kit/RecordDialog';
+import type { FieldSpec } from '@/ui/kit/field-spec';
+import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { CONE } from '@/core/fields/cone';
 import { formFields } from '@/ui/kit/form-fields';
 

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { editManyAction } from '@/actions/server';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';

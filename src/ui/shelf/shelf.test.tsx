@@ -245,7 +245,7 @@ describe('one cone', () => {
 describe('many cones at once', () => {
   test('what is left as it is, is not sent', async () => {
     render(<ManyDialog ids={['a', 'b', 'c']} onClose={() => {}} />);
-    expect(screen.getByRole('heading', { name: 'Change 3 cones' })).toBeInTheDocument();
+    expect(await screen.findByRole('heading', { name: 'Change 3 cones' })).toBeInTheDocument();
     await press('Change them');
     const sent = lastSent(actions.editManyAction);
     expect(sent).toMatchObject({ ids: ['a', 'b', 'c'], role: null, sheen: null });

@@ -1,5 +1,5 @@
 'use client';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { sewOnAction } from '@/actions/server';
 import type { Machine } from '@/data/types';
 import { Choice } from '@/ui/kit/Choice';

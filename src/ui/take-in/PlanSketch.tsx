@@ -1,7 +1,7 @@
 import { attempt } from '@/core/notes';
 import { type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { numberOf } from '@/ui/kit/number-of';
-import type { Values } from '@/ui/kit/RecordDialog';
+import type { Values } from '@/ui/kit/field-spec';
 import { zonePath } from '@/ui/quilt-map/outline';
 
 const TALL = 190;

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { keepIntakeAction, takeInAction } from '@/actions/server';
 import type { Problem } from '@/actions/result';
 import { measure } from '@/core/plan/measure';
@@ -11,7 +11,8 @@ import { TextField } from '@/ui/kit/Field';
 import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { fromForm, SpecInput, type Values } from '@/ui/kit/RecordDialog';
+import { fromForm, type Values } from '@/ui/kit/field-spec';
+import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { talkPages } from './pages';
 import { Photographs } from './Photographs';

@@ -1,6 +1,6 @@
 'use client';
 import { Controller, useForm } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { keepZoneAction } from '@/actions/server';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
@@ -8,7 +8,8 @@ import type { StudioFabric, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { Problems } from '@/ui/kit/Problems';
-import { type FieldSpec, fromForm, SpecInput, toForm, type Values } from '@/ui/kit/RecordDialog';
+import { type FieldSpec, fromForm, toForm, type Values } from '@/ui/kit/field-spec';
+import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 

@@ -1,7 +1,7 @@
 import { PLAN_LABEL } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import type { Machine, StudioBatting } from '@/data/types';
-import type { FieldSpec } from '@/ui/kit/RecordDialog';
+import type { FieldSpec } from '@/ui/kit/field-spec';
 
 const USE_LABEL = {
   bed: 'a bed',

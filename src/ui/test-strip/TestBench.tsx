@@ -5,7 +5,7 @@ import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import type { Search } from '@/actions/tests';
 import { logTestAction } from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';

@@ -1,8 +1,8 @@
 'use client';
 import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
-import { useCallback, useState } from 'react';
-import { toast } from 'sonner';
+import { useCallback, useMemo, useState } from 'react';
+import { toast } from '@/ui/kit/toast';
 import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
 import { Button } from '@/ui/kit/Button';
@@ -32,14 +32,24 @@ export interface ThreadName {
 export function WholeBench({
   quiltId,
   zones,
-  threads,
-  request,
+  packed,
 }: {
   quiltId: string;
   zones: readonly WholeZone[];
-  threads: Readonly<Record<string, ThreadName>>;
-  request: WholeQuiltRequest;
+  /** The question as one text: a studio may have thousands of threads. */
+  packed: string;
 }) {
+  const request = useMemo(() => JSON.parse(packed) as WholeQuiltRequest, [packed]);
+  const threads = useMemo(
+    () =>
+      Object.fromEntries(
+        request.threads.map((t): [string, ThreadName] => [
+          t.id,
+          { name: t.name ?? t.id, hex: t.hex ?? null },
+        ]),
+      ),
+    [request],
+  );
   const [refused, setRefused] = useState<readonly string[]>([]);
   const { answer, problem } = useWhole({
     ...request,

@@ -2,7 +2,7 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
 import { matchWhole, type WholeQuiltRequest } from '@/core/match/whole-quilt';
-import { aMatch, shelf } from '@/core/testing/a-shelf';
+import { aMatch } from '@/core/testing/a-shelf';
 import { router } from '@/ui/testing/browser';
 import { WholeBench, type WholeZone } from './WholeBench';
 
@@ -27,9 +27,11 @@ const zones: WholeZone[] = hexes.map((_, i) => ({
   name: ['Open water', 'Sand', 'Night'][i]!,
   card: null,
 }));
-const threads = Object.fromEntries(shelf.map((t) => [t.id, { name: t.id, hex: t.hex ?? null }]));
-const bench = (part: Partial<React.ComponentProps<typeof WholeBench>> = {}) =>
-  render(<WholeBench quiltId="q" zones={zones} threads={threads} request={request} {...part} />);
+const bench = ({
+  request: asked = request,
+  ...part
+}: Partial<React.ComponentProps<typeof WholeBench>> & { request?: WholeQuiltRequest } = {}) =>
+  render(<WholeBench quiltId="q" zones={zones} packed={JSON.stringify(asked)} {...part} />);
 
 const answer = matchWhole(request);
 const traded = answer.zones.find((z) => z.setup!.topId !== z.own!.topId)!;

@@ -1,7 +1,7 @@
 'use client';
 import { predicted } from '@/core/source/known';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { countBobbinsAction, windBobbinsAction } from '@/actions/server';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import type { BobbinStock, Cone, Machine } from '@/data/types';

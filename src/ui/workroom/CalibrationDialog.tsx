@@ -11,7 +11,7 @@ import {
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { calibrateAction } from '@/actions/server';
 import { type Calibration, fitCalibration } from '@/core/calibration/monotone';
 import { safety } from '@/core/cautions/cautions';

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { keepBattingAction, keepFabricAction, putAwayAction } from '@/actions/server';
 import { BATTING, FABRIC } from '@/core/fields/cloth';
 import { usualValues } from '@/core/fields/stored';

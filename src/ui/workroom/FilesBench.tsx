@@ -1,7 +1,7 @@
 'use client';
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { importWorkroomAction } from '@/actions/server';
 import { EXCHANGE_KINDS, type ExchangeKind } from '@/core/exchange/columns';
 import { Problems } from '@/ui/kit/Problems';

@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { keepMachineAction } from '@/actions/server';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import { MODE_LABEL } from '@/core/stitch/machine';

@@ -1,6 +1,6 @@
 'use client';
 import { Controller, useForm } from 'react-hook-form';
-import { toast } from 'sonner';
+import { toast } from '@/ui/kit/toast';
 import { setPreferencesAction } from '@/actions/server';
 import type { Preferences } from '@/data/types';
 import { Button } from '@/ui/kit/Button';

@@ -9,10 +9,13 @@ export interface QuiltPageProps {
   searchParams: Promise<{ zone?: string; topId?: string; nm?: string; spi?: string; part?: string }>;
 }
 
-/** What every page of a quilt reads: the quilt, its machine, and the zone picked (the first when none is). */
-export async function readQuiltPage({ params, searchParams }: QuiltPageProps) {
+/** What every page of a quilt reads: the quilt, its machine, and the zone picked (the first when none is). Match asks for the whole shelf. */
+export async function readQuiltPage(
+  { params, searchParams }: QuiltPageProps,
+  shelfOf: 'whole studio' | 'its cards' = 'its cards',
+) {
   const [{ id }, { zone: wanted }] = await Promise.all([params, searchParams]);
-  const view = isUUID(id) ? await readQuiltView(db(), id) : null;
+  const view = isUUID(id) ? await readQuiltView(db(), id, shelfOf) : null;
   if (!view) notFound();
   const machine = await readMachine(db(), view.quilt.machineId);
   const zone = view.zones.find((z) => z.id === wanted) ?? view.zones[0];

@@ -99,6 +99,7 @@ export const bobbinColour: CriterionOf<BobbinContext> = {
   id: 'bobbin-colour',
   label: 'Bobbin colour',
   weight: 1,
+  byColour: true,
   cost: ({ top, bobbin }) =>
     !top.hex || !bobbin.hex
       ? top.id === bobbin.id
@@ -137,17 +138,15 @@ export const backColour: CriterionOf<BobbinContext> = {
   id: 'back-colour',
   label: 'Colour on the back',
   weight: 1,
-  cost({ top, bobbin, backingHex }) {
-    if (!backingHex || !bobbin.hex) return 0;
-    const below = BACK * sinkPenalty(deltaEHex(bobbin.hex, backingHex));
+  byColour: true,
+  cost({ top, bobbin, toBacking }) {
+    if (!toBacking || !bobbin.hex) return 0;
     const dots =
-      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS
-        ? DOTS * sinkPenalty(deltaEHex(top.hex, backingHex))
-        : 0;
-    return below + dots;
+      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS ? DOTS * sinkPenalty(toBacking(top.hex)) : 0;
+    return BACK * sinkPenalty(toBacking(bobbin.hex)) + dots;
   },
-  leastUnderAny: ({ bobbin, backingHex }) =>
-    backingHex && bobbin.hex ? BACK * sinkPenalty(deltaEHex(bobbin.hex, backingHex)) : 0,
+  leastUnderAny: ({ bobbin, toBacking }) =>
+    toBacking && bobbin.hex ? BACK * sinkPenalty(toBacking(bobbin.hex)) : 0,
   say: (_, penalty) =>
     penalty > 0.4
       ? { reason: { code: 'back-shows', text: 'Shows on the back: its colour is far from the backing’s.' } }

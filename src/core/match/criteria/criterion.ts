@@ -26,6 +26,8 @@ export interface CriterionOf<Context> {
   cost(c: Context): number;
   /** Where the context has a top thread: what it costs at least under any. Never more than `cost`. */
   leastUnderAny?(c: Omit<Context, 'top'>): number;
+  /** Asks for the colour of the top thread: differs between cones of one line. */
+  byColour?: true;
   say?(c: Context, penalty: number): Said;
 }
 
@@ -49,7 +51,8 @@ export interface BobbinContext {
   bobbin: MatchThread;
   bobbinFibre: Fibre;
   preferences: MatchPreferences;
-  backingHex?: string;
+  /** How far a colour is from the backing's, CIEDE2000, where that is known. */
+  toBacking?: (hex: string) => number;
   /** Bobbins wound and ready, by thread id, where the studio counts them. */
   wound?: ReadonlyMap<string, number>;
 }

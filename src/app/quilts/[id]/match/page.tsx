@@ -14,6 +14,7 @@ import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { NothingSuits } from '@/ui/match/NothingSuits';
+import { packNames } from '@/ui/match/ThreadOptions';
 import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
 import { cardFacts } from '@/ui/print/card-facts';
@@ -23,7 +24,7 @@ import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 export const metadata = { title: 'Match' };
 
 export default async function MatchPage(props: QuiltPageProps) {
-  const { view, machine, zone } = await readQuiltPage(props);
+  const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, shelf } = view;
   if (!zone)
     return (
@@ -52,9 +53,9 @@ export default async function MatchPage(props: QuiltPageProps) {
     scales,
   });
   const t = techniques.get(zone.technique);
-  const named = (not: Cone['role']) =>
-    shelf.filter((c) => c.role !== not && !c.archivedAt).map((c) => ({ id: c.id, name: coneName(c) }));
-  const [tops, bobbins] = [named('bobbin'), named('top')];
+  const threads = packNames(
+    shelf.filter((c) => !c.archivedAt).map((c) => ({ id: c.id, name: coneName(c), role: c.role })),
+  );
   const sums = t.rulerMoves ? (
     <RulerSums offsetIn={machine.footOffsetIn} />
   ) : t.couches ? (
@@ -72,8 +73,7 @@ export default async function MatchPage(props: QuiltPageProps) {
         path={`/quilts/${quilt.id}/match`}
         zoneId={zone.id}
         held={held}
-        tops={tops}
-        bobbins={bobbins}
+        threads={threads}
         spi={[machine.minSpi, machine.maxSpi]}
       />
       {candidates.length === 0 ? (
@@ -103,12 +103,12 @@ export default async function MatchPage(props: QuiltPageProps) {
           }
         />
       )}
-      {tops.length > 0 && (
+      {found.weighed > 0 && (
         <WhatIfPanel
           key={`if ${zone.id} ${JSON.stringify(held)}`}
           quiltId={quilt.id}
           zoneId={zone.id}
-          threads={tops}
+          threads={threads}
           held={held}
         />
       )}

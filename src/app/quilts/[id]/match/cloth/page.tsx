@@ -14,7 +14,7 @@ export const metadata = { title: 'Unknown cloth' };
 export default async function ClothPage(
   props: QuiltPageProps & { searchParams: Promise<{ cloth?: string }> },
 ) {
-  const { view, machine, zone } = await readQuiltPage(props);
+  const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, shelf } = view;
   const sources = await readMatchSources(db());
   const asked = Number((await props.searchParams).cloth);

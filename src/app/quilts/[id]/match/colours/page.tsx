@@ -5,6 +5,7 @@ import { spiToMm } from '@/core/units/length';
 import { readPhotographs } from '@/data/intakes';
 import { db } from '@/data/sql';
 import { ColourBench } from '@/ui/colours/ColourBench';
+import type { ColourCone } from '@/ui/colours/RankTable';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -16,7 +17,7 @@ const UNSEEN = '#d9d4c6';
 export const metadata = { title: 'Colours' };
 
 export default async function ColoursPage(props: QuiltPageProps) {
-  const { view, machine, zone } = await readQuiltPage(props);
+  const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, setups, shelf } = view;
   const photographs = await readPhotographs(db(), { quiltId: quilt.id });
   return (
@@ -41,9 +42,11 @@ export default async function ColoursPage(props: QuiltPageProps) {
             cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex: hex ?? UNSEEN, share })),
             stitchMm: spiToMm(setups.get(zone.id)?.spi ?? techniques.get(zone.technique).baseSpi),
           }}
-          cones={shelf
-            .filter((c) => c.role !== 'bobbin' && c.hex !== null && !c.archivedAt)
-            .map((c) => ({ id: c.id, name: coneName(c), hex: c.hex!, mm: diameterMm(c) }))}
+          packed={JSON.stringify(
+            shelf
+              .filter((c) => c.role !== 'bobbin' && c.hex !== null && !c.archivedAt)
+              .map((c): ColourCone => ({ id: c.id, name: coneName(c), hex: c.hex!, mm: diameterMm(c) })),
+          )}
           photographs={photographs.map((p) => p.id)}
           acrossIn={quilt.widthIn}
         />

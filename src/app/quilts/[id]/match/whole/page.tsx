@@ -1,6 +1,5 @@
 import { readMatchSources } from '@/actions/match-sources';
 import { wholeRequest } from '@/actions/whole-quilt';
-import { coneName } from '@/actions/zone-brief';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
@@ -11,8 +10,8 @@ import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 export const metadata = { title: 'Whole quilt' };
 
 export default async function WholePage(props: QuiltPageProps) {
-  const { view, machine, zone } = await readQuiltPage(props);
-  const { quilt, zones, setups, shelf } = view;
+  const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
+  const { quilt, zones, setups } = view;
   const sources = await readMatchSources(db());
   const clothless = zones.filter((z) => z.fabrics.length === 0);
   return (
@@ -36,8 +35,7 @@ export default async function WholePage(props: QuiltPageProps) {
               card: s ? { topId: s.topId, bobbinId: s.bobbinId, version: s.version } : null,
             };
           })}
-          threads={Object.fromEntries(shelf.map((c) => [c.id, { name: coneName(c), hex: c.hex }]))}
-          request={wholeRequest(view, machine, sources)}
+          packed={JSON.stringify(wholeRequest(view, machine, sources))}
         />
       )}
     </QuiltFrame>

@@ -1,0 +1,98 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { ColourField } from './ColourField';
+import { TextArea, TextField } from './Field';
+import type { FieldSpec, Values } from './field-spec';
+
+// What draws a list of choices comes with the first field that has one.
+const Choice = dynamic(() => import('./Choice').then((m) => m.Choice));
+
+/** One field of a record, whatever form holds its value. */
+export function SpecInput({
+  spec,
+  value,
+  onChange,
+  error,
+}: {
+  spec: FieldSpec;
+  value: Values[string];
+  onChange: (value: Values[string]) => void;
+  error?: string;
+}) {
+  const common = { id: `field-${spec.name}`, label: spec.label, hint: spec.hint, error };
+  const typed = (e: { target: { value: string } }) => onChange(e.target.value);
+  switch (spec.kind) {
+    case 'long':
+      return <TextArea {...common} rows={2} value={String(value)} onChange={typed} />;
+    case 'choice':
+      return <Choice {...common} value={String(value)} onChange={onChange} options={spec.options ?? []} />;
+    case 'hex':
+      return <ColourField {...common} value={String(value)} onChange={onChange} />;
+    case 'yes':
+      return (
+        <label className="flex min-h-11 items-center gap-2.5 self-end">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--indigo)"
+            checked={value === true}
+            onChange={(e) => onChange(e.target.checked)}
+          />
+          {spec.label}
+        </label>
+      );
+    case 'checks':
+      return <Checks {...common} list={value as string[]} onChange={onChange} options={spec.options ?? []} />;
+    default:
+      return (
+        <TextField
+          {...common}
+          type={spec.kind === 'date' ? 'date' : 'text'}
+          inputMode={spec.kind === 'number' ? 'decimal' : undefined}
+          value={String(value)}
+          onChange={typed}
+          list={spec.suggest && `${common.id}-words`}
+          suggest={spec.suggest}
+        />
+      );
+  }
+}
+
+function Checks({
+  label,
+  error,
+  list,
+  options,
+  onChange,
+}: {
+  label: string;
+  error?: string;
+  list: string[];
+  options: NonNullable<FieldSpec['options']>;
+  onChange: (list: string[]) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-13 font-medium text-ink2">{label}</legend>
+      <div className="flex flex-wrap gap-x-5">
+        {options.map((o) => (
+          <label key={o.value} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--indigo)"
+              checked={list.includes(o.value)}
+              onChange={(e) =>
+                onChange(e.target.checked ? [...list, o.value] : list.filter((v) => v !== o.value))
+              }
+            />
+            {o.label}
+          </label>
+        ))}
+      </div>
+      {error && (
+        <p role="alert" className="font-medium text-madder">
+          {error}
+        </p>
+      )}
+    </fieldset>
+  );
+}

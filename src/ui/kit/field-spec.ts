@@ -1,0 +1,57 @@
+import { readLengthMm } from '@/core/exchange/read-number';
+import { mmToIn } from '@/core/units/length';
+import { numberOf } from './number-of';
+
+/** One field of a record: how it is asked for, and in which unit. */
+export interface FieldSpec {
+  name: string;
+  label: string;
+  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'date' | 'inches' | 'mm';
+  hint?: string;
+  options?: readonly { value: string; label: string }[];
+  /** Words offered while typing. */
+  suggest?: readonly string[];
+  /** Asked for only when this holds of what is filled in so far; else sent as nothing. */
+  when?: (values: Values) => boolean;
+  /** Takes the whole row. */
+  wide?: boolean;
+}
+
+export type Values = Record<string, string | string[] | boolean>;
+const NONE = '-';
+
+/** A stored value as the form shows it. */
+function shown(spec: FieldSpec, value: unknown): Values[string] {
+  if (spec.kind === 'checks') return Array.isArray(value) ? (value as string[]) : [];
+  if (spec.kind === 'yes') return value === true;
+  if (value == null) return spec.kind === 'choice' ? NONE : '';
+  return typeof value === 'number' ? String(Number(value.toFixed(4))) : String(value);
+}
+
+/** A length typed with or without its unit: 6, 6 in, 15 cm, 150 mm. What cannot be read stays as typed, to be refused in words. */
+function lengthOf(text: string, unit: 'inches' | 'mm'): number | string | null {
+  if (text.trim() === '') return null;
+  const mm = readLengthMm(text, '.', unit === 'mm' ? 'mm' : 'in');
+  return mm === null ? text : unit === 'mm' ? mm : mmToIn(mm);
+}
+
+/** What the form holds, as the action takes it. */
+function sent(spec: FieldSpec, value: Values[string]): unknown {
+  if (spec.kind === 'number') return numberOf(String(value));
+  if (spec.kind === 'inches' || spec.kind === 'mm') return lengthOf(String(value), spec.kind);
+  if (spec.kind === 'choice') {
+    if (value === NONE) return null;
+    const numeric = spec.options?.every((o) => o.value === NONE || /^\d+(\.\d+)?$/.test(o.value));
+    return numeric ? Number(value) : value;
+  }
+  if (spec.kind === 'hex' || spec.kind === 'date') return value === '' ? null : value;
+  return value;
+}
+
+/** A record as a form shows it. */
+export const toForm = (specs: readonly FieldSpec[], record: object): Values =>
+  Object.fromEntries(specs.map((s) => [s.name, shown(s, (record as Record<string, unknown>)[s.name])]));
+
+/** A form as its action takes it. */
+export const fromForm = (specs: readonly FieldSpec[], values: Values): Record<string, unknown> =>
+  Object.fromEntries(specs.map((s) => [s.name, s.when && !s.when(values) ? null : sent(s, values[s.name]!)]));
