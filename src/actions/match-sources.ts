@@ -1,4 +1,7 @@
+import { createHash } from 'node:crypto';
 import type { FaultRecord } from '@/core/faults/rates';
+import { match } from '@/core/match/match';
+import type { MatchResult } from '@/core/match/setup';
 import type { MatchNeedle, MatchRequest, MatchThread } from '@/core/match/request';
 import { readBobbins } from '@/data/bobbins';
 import { readFaultRecord } from '@/data/fault-record';
@@ -104,6 +107,20 @@ function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): 
   const trusted =
     preferences.needleSchool === 'one' ? pick.filter((n) => n.nm === preferences.oneNeedleNm) : [];
   return trusted.length > 0 ? trusted : pick;
+}
+
+const answered = new Map<string, MatchResult>();
+const MOST_ANSWERED = 40;
+
+/** What the core answers; a question that was asked just now, of the very same shelf, is not worked out again. */
+export function matchOnce(request: MatchRequest): MatchResult {
+  const key = createHash('sha1').update(JSON.stringify(request)).digest('base64');
+  const known = answered.get(key);
+  if (known) return known;
+  const answer = match(request);
+  if (answered.size >= MOST_ANSWERED) answered.delete(answered.keys().next().value!);
+  answered.set(key, answer);
+  return answer;
 }
 
 /** The same question with one pair of threads only. */

@@ -1,7 +1,6 @@
 import { deltaEHex, type Lab, labOf, leastDeltaE } from '../colour/delta-e';
 import { type Fibre, fibres } from '../tables/fibres';
-import { BOBBIN_CRITERIA, CRITERIA } from './criteria';
-import { colourPenalty } from './criteria/bobbin';
+import { BOBBIN_CRITERIA } from './criteria';
 import type { BobbinContext } from './criteria/criterion';
 import { type MatchRequest, type MatchThread, serves } from './request';
 import { costOf, sayOf, type Weighed, weigh } from './weigh';
@@ -124,7 +123,6 @@ export function bobbinBook({
       .sort((a, b) => a.lab.l - b.lab.l);
     lot.byBack = [...lot.byLightness].sort((a, b) => a.onBack - b.onBack);
   }
-  const { weight } = CRITERIA['bobbin-colour']!;
 
   /** What the lots cost under the tops of one line whatever their colours, cheapest first. */
   const underLine = new Map<string, { lot: Lot; own: number }[]>();
@@ -148,7 +146,7 @@ export function bobbinBook({
     for (const { lot, own } of lotsUnder(top)) {
       if (own > most()) return;
       const left = () => most() - own;
-      if (lab) byColour(lot, own, lab, left, visit);
+      if (lab) byColour(lot, own, lab, left, visit, top);
       for (const s of lot.shades)
         if ((!lab || !s.lab) && s.onBack <= left()) visit(ranked(s, own + s.onBack));
     }
@@ -161,8 +159,15 @@ export function bobbinBook({
     lab: Lab,
     left: () => number,
     visit: (bobbin: RankedBobbin) => void,
+    top: MatchThread,
   ) {
-    const colourOf = (s: Coloured) => weight * colourPenalty(leastDeltaE(lab, s.lab));
+    const of = context(top, byLightness[0]?.bobbin ?? top, fibreOf(top));
+    const colourOf = (s: Coloured) => {
+      const apart = leastDeltaE(lab, s.lab);
+      let cost = 0;
+      for (const c of BY_COLOUR) cost += c.weight * (c.leastApart?.(of, apart) ?? 0);
+      return cost;
+    };
     const few = byBack[FEW];
     if (few && left() < few.onBack) {
       for (const s of byBack) {

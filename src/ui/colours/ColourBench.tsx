@@ -7,6 +7,7 @@ import { toast } from '@/ui/kit/toast';
 import { recolourAction } from '@/actions/server';
 import { rankColours } from '@/core/colour/rank';
 import { Marks, Labels } from '@/ui/draw/Marks';
+import { unpack } from '@/ui/kit/pack';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
@@ -53,7 +54,7 @@ export function ColourBench({
   const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
   const [under, setUnder] = useState<string | null>(null);
   const { photo, url, problem, busy, read } = usePhotograph();
-  const cones = useMemo(() => JSON.parse(packed) as ColourCone[], [packed]);
+  const cones = useMemo(() => unpack<ColourCone[]>(packed), [packed]);
   const byId = useMemo(() => new Map(cones.map((c) => [c.id, c])), [cones]);
   const ranked = useMemo(
     () =>

@@ -5,6 +5,7 @@ import { rankColours } from '@/core/colour/rank';
 import { shelf } from '@/core/testing/a-shelf';
 import { diameterMm } from '@/core/thread/thread';
 import { router } from '@/ui/testing/browser';
+import { pack } from '@/ui/kit/pack';
 import { ColourBench, type ColourZone } from './ColourBench';
 import { laidThreads, LOUPE, LOUPE_PX_PER_MM, pictureUnderLoupe } from './loupe';
 import { readInWorker } from './photo-reader';
@@ -28,9 +29,7 @@ const zone: ColourZone = {
   stitchMm: 2.1,
 };
 const bench = () =>
-  render(
-    <ColourBench quiltId="q" zone={zone} packed={JSON.stringify(cones)} photographs={[]} acrossIn={64} />,
-  );
+  render(<ColourBench quiltId="q" zone={zone} packed={pack(cones)} photographs={[]} acrossIn={64} />);
 const order = () =>
   screen
     .getAllByRole('checkbox')

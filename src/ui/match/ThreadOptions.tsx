@@ -1,22 +1,6 @@
 'use client';
 import { useMemo, useSyncExternalStore } from 'react';
-
-/** A thread to choose from a list, by name. */
-export interface NamedThread {
-  id: string;
-  name: string;
-  role: 'top' | 'bobbin' | 'both';
-}
-
-/** Names as one text, since a studio may have thousands. */
-export const packNames = (threads: readonly NamedThread[]): string =>
-  JSON.stringify(threads.map(({ id, name, role }) => [id, name, role]));
-
-/** The threads of a packed text that serve as top, or as bobbin, thread. */
-export const namesFor = (packed: string, not: 'top' | 'bobbin'): NamedThread[] =>
-  (JSON.parse(packed) as [string, string, NamedThread['role']][])
-    .map(([id, name, role]) => ({ id, name, role }))
-    .filter((t) => t.role !== not);
+import { namesFor } from './thread-names';
 
 const never = () => () => {};
 

@@ -16,7 +16,7 @@ import { MatchBench } from './MatchBench';
 import { shiftsInWords, shiftWords } from './shift-words';
 import { CouchingSums, RulerSums } from './TechniqueSums';
 import { VaryPanel } from './VaryPanel';
-import { packNames } from './ThreadOptions';
+import { packNames } from './thread-names';
 import { WhatIfPanel } from './WhatIfPanel';
 import { whyRows } from './why-rows';
 import { WhyTable } from './WhyTable';

@@ -39,7 +39,7 @@ export function ShelfRows({
     count: rows,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_H,
-    overscan: 4,
+    overscan: 1,
     initialRect: { width: 1240, height: 560 },
   });
   const at = Math.min(focused, Math.max(0, cones.length - 1));

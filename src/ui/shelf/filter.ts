@@ -14,6 +14,7 @@ export interface ShelfFilter {
   order: 'colour' | 'thickness';
 }
 
+const byLetters = new Intl.Collator();
 export const ALL = 'all';
 export const NO_FILTER: ShelfFilter = {
   find: '',
@@ -40,7 +41,8 @@ export function shelve(cones: readonly Cone[], f: ShelfFilter, lowM: number): Co
       (f.near === null || nearColour(c.hex, f.near, f.within)) &&
       (!letters || `${c.line} ${c.colour} ${c.label} ${c.place} ${c.notes}`.toLowerCase().includes(letters)),
   );
-  const byName = (a: Cone, b: Cone) => a.line.localeCompare(b.line) || a.colour.localeCompare(b.colour);
+  const byName = (a: Cone, b: Cone) =>
+    byLetters.compare(a.line, b.line) || byLetters.compare(a.colour, b.colour);
   return through.sort((a, b) =>
     f.order === 'colour'
       ? compareColour(a.hex, b.hex) || byName(a, b)

@@ -32,17 +32,19 @@ function winding(cx: number, r: number, r0: number, y0: number, y1: number): str
 
 /** Wound lines of one band, slanted and clipped to the winding's width. */
 function woundLines(band: Band, cx: number, r: number, top: number, bottom: number): Mark[] {
-  const marks: Mark[] = [{ d: box(cx - r, top, 2 * r, bottom - top), fill: band.hex }];
+  let [dark, light] = ['', ''];
   for (let y = top + 1.5, i = 0; y < bottom - 1; y += WINDING_STEP, i++) {
     const lean = Math.min(2.4, y - top, bottom - y);
-    marks.push({
-      d: line(cx - r, y + lean, cx + r, y - lean),
-      stroke: mix(band.hex, i % 3 === 1 ? '#ffffff' : '#000000', i % 3 === 1 ? 0.22 : 0.28),
-      width: 0.85,
-      cap: 'butt',
-    });
+    const wound = line(cx - r, y + lean, cx + r, y - lean);
+    if (i % 3 === 1) light += wound;
+    else dark += wound;
   }
-  return marks;
+  const drawn = { width: 0.85, cap: 'butt' } as const;
+  return [
+    { d: box(cx - r, top, 2 * r, bottom - top), fill: band.hex },
+    ...(dark ? [{ d: dark, stroke: mix(band.hex, '#000000', 0.28), ...drawn }] : []),
+    ...(light ? [{ d: light, stroke: mix(band.hex, '#ffffff', 0.22), ...drawn }] : []),
+  ];
 }
 
 /**
@@ -83,15 +85,11 @@ export function spoolMarks({
   const span = y1 - y0 - 3;
   for (const band of bands) {
     const bottom = y + span * band.share;
-    if (fill < 0.97)
-      for (let yy = y + 4; yy < bottom - 1; yy += 7.4)
-        marks.push({
-          d: line(cx - full + 3, yy + 1.6, cx + full - 3, yy - 1.6),
-          stroke: mix(band.hex, '#6b4a34', 0.25),
-          width: 2,
-          dash: '8 5',
-          cap: 'butt',
-        });
+    let open = '';
+    for (let yy = y + 4; yy < bottom - 1; yy += 7.4)
+      open += line(cx - full + 3, yy + 1.6, cx + full - 3, yy - 1.6);
+    if (fill < 0.97 && open)
+      marks.push({ d: open, stroke: mix(band.hex, '#6b4a34', 0.25), width: 2, dash: '8 5', cap: 'butt' });
     if (fill > 0.02) marks.push(...woundLines(band, cx, r - 0.6, y, bottom));
     y = bottom;
   }

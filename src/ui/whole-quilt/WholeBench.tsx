@@ -5,6 +5,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
+import { unpack } from '@/ui/kit/pack';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
@@ -39,7 +40,7 @@ export function WholeBench({
   /** The question as one text: a studio may have thousands of threads. */
   packed: string;
 }) {
-  const request = useMemo(() => JSON.parse(packed) as WholeQuiltRequest, [packed]);
+  const request = useMemo(() => unpack<WholeQuiltRequest>(packed), [packed]);
   const threads = useMemo(
     () =>
       Object.fromEntries(

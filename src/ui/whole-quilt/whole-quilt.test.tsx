@@ -4,6 +4,7 @@ import * as actions from '@/actions/server';
 import { matchWhole, type WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { aMatch } from '@/core/testing/a-shelf';
 import { router } from '@/ui/testing/browser';
+import { pack } from '@/ui/kit/pack';
 import { WholeBench, type WholeZone } from './WholeBench';
 
 // The worker's answer, given at once.
@@ -31,7 +32,7 @@ const bench = ({
   request: asked = request,
   ...part
 }: Partial<React.ComponentProps<typeof WholeBench>> & { request?: WholeQuiltRequest } = {}) =>
-  render(<WholeBench quiltId="q" zones={zones} packed={JSON.stringify(asked)} {...part} />);
+  render(<WholeBench quiltId="q" zones={zones} packed={pack(asked)} {...part} />);
 
 const answer = matchWhole(request);
 const traded = answer.zones.find((z) => z.setup!.topId !== z.own!.topId)!;

@@ -106,6 +106,7 @@ export const bobbinColour: CriterionOf<BobbinContext> = {
         ? 0
         : 0.2
       : colourPenalty(deltaEHex(top.hex, bobbin.hex)),
+  leastApart: (_, deltaE) => colourPenalty(deltaE),
   say({ top, bobbin }) {
     if (!top.hex || !bobbin.hex) return {};
     const de = deltaEHex(top.hex, bobbin.hex);
@@ -147,6 +148,8 @@ export const backColour: CriterionOf<BobbinContext> = {
   },
   leastUnderAny: ({ bobbin, toBacking }) =>
     toBacking && bobbin.hex ? BACK * sinkPenalty(toBacking(bobbin.hex)) : 0,
+  leastApart: ({ top, toBacking }, deltaE) =>
+    toBacking && top.hex && deltaE > DIFFERS ? DOTS * sinkPenalty(toBacking(top.hex)) : 0,
   say: (_, penalty) =>
     penalty > 0.4
       ? { reason: { code: 'back-shows', text: 'Shows on the back: its colour is far from the backing’s.' } }

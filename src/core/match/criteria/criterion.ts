@@ -26,6 +26,8 @@ export interface CriterionOf<Context> {
   cost(c: Context): number;
   /** Where the context has a top thread: what it costs at least under any. Never more than `cost`. */
   leastUnderAny?(c: Omit<Context, 'top'>): number;
+  /** What it costs at least where the threads differ in colour by so much (CIEDE2000) or more, besides `leastUnderAny`. */
+  leastApart?(c: Context, deltaE: number): number;
   /** Asks for the colour of the top thread: differs between cones of one line. */
   byColour?: true;
   say?(c: Context, penalty: number): Said;

@@ -1,4 +1,4 @@
-import { onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { matchOnce, onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { coneName, sandwichOf } from '@/actions/zone-brief';
 import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
@@ -14,7 +14,7 @@ import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { NothingSuits } from '@/ui/match/NothingSuits';
-import { packNames } from '@/ui/match/ThreadOptions';
+import { packNames } from '@/ui/match/thread-names';
 import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
 import { cardFacts } from '@/ui/print/card-facts';
@@ -39,7 +39,7 @@ export default async function MatchPage(props: QuiltPageProps) {
   const standing = view.setups.get(zone.id);
   const request = zoneRequest(view, zone, machine, sources);
   const held = heldIn(await props.searchParams, shelf);
-  const found = match({ ...request, hold: held });
+  const found = matchOnce({ ...request, hold: held });
   const fresh = standing && match({ ...onlyPair(request, standing), limit: 1 }).setups[0];
   // With a part held the list is of what can be had with it; the card that stands is in the list without.
   const free = Object.keys(held).length === 0;

@@ -6,6 +6,7 @@ import { readPhotographs } from '@/data/intakes';
 import { db } from '@/data/sql';
 import { ColourBench } from '@/ui/colours/ColourBench';
 import type { ColourCone } from '@/ui/colours/RankTable';
+import { pack } from '@/ui/kit/pack';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -42,7 +43,7 @@ export default async function ColoursPage(props: QuiltPageProps) {
             cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex: hex ?? UNSEEN, share })),
             stitchMm: spiToMm(setups.get(zone.id)?.spi ?? techniques.get(zone.technique).baseSpi),
           }}
-          packed={JSON.stringify(
+          packed={pack(
             shelf
               .filter((c) => c.role !== 'bobbin' && c.hex !== null && !c.archivedAt)
               .map((c): ColourCone => ({ id: c.id, name: coneName(c), hex: c.hex!, mm: diameterMm(c) })),

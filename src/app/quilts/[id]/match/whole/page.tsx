@@ -2,6 +2,7 @@ import { readMatchSources } from '@/actions/match-sources';
 import { wholeRequest } from '@/actions/whole-quilt';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
+import { pack } from '@/ui/kit/pack';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { WholeBench } from '@/ui/whole-quilt/WholeBench';
@@ -35,7 +36,7 @@ export default async function WholePage(props: QuiltPageProps) {
               card: s ? { topId: s.topId, bobbinId: s.bobbinId, version: s.version } : null,
             };
           })}
-          packed={JSON.stringify(wholeRequest(view, machine, sources))}
+          packed={pack(wholeRequest(view, machine, sources))}
         />
       )}
     </QuiltFrame>
