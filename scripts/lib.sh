@@ -20,12 +20,12 @@ pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | while read -r d; do [ -
 need_packages() {
   [ $# -gt 0 ] || return 0
   command -v apt-get >/dev/null 2>&1 || die "These Debian packages are missing, and this machine has no apt-get: $*"
-  say "Installing from Debian: $*"
+  say "Installing from Debian: $* (another installer is waited for)"
   if printf '%s\n' "$@" | grep -q '^postgresql$'; then
     # No system cluster: the app keeps a private one.
     as_admin sh -c 'mkdir -p /etc/postgresql-common && { [ -e /etc/postgresql-common/createcluster.conf ] || printf "create_main_cluster = false\nstart_conf = manual\n" > /etc/postgresql-common/createcluster.conf; }' || true
   fi
-  as_admin env DEBIAN_FRONTEND=noninteractive sh -c 'apt-get update -qq && apt-get install -y -qq --no-install-recommends "$@"' sh "$@" >/tmp/tidy-spool-apt.$$ 2>&1
+  as_admin env DEBIAN_FRONTEND=noninteractive sh -c 'wait="-o DPkg::Lock::Timeout=600 -o Acquire::Retries=3"; for n in 1 2 3 4 5 6 7 8 9 10; do apt-get $wait update -qq && break; sleep 6; done && apt-get $wait install -y -qq --no-install-recommends "$@"' sh "$@" >/tmp/tidy-spool-apt.$$ 2>&1
   case $? in
     0) rm -f /tmp/tidy-spool-apt.$$ ;;
     77) die "Please install these packages as root, then start again:  apt-get install $*" ;;

@@ -6,6 +6,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
 import { readIntake } from '@/data/intakes';
+import { readMachine } from '@/data/machines';
 import { readQuilt } from '@/data/quilts';
 import { testDatabase } from '@/data/test-database';
 import { readZones } from '@/data/zones';
@@ -105,6 +106,25 @@ describe('the plan', () => {
     value(await putOnFrame(thisContext(), { key: key(), quiltId: q.id, where: 'off' }));
     value(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' }));
   });
+});
+
+test('a machine edited under a begun quilt: its passes stand, the change is said, and is taken on the quilter’s word', async () => {
+  const q = await quiltNamed('Ferry Blanket');
+  const before = (await readPlan(base.sql, (await readQuiltView(base.sql, q.id))!)).plan.passes!;
+  const machine = await readMachine(base.sql, q.machineId);
+  try {
+    await base.sql`update machine set throat_in = ${machine.throatIn - 6} where id = ${machine.id}`;
+    const now = await readPlan(base.sql, (await readQuiltView(base.sql, q.id))!);
+    expect(now.plan.passes!.depthsIn).toEqual(before.depthsIn);
+    expect(now.moved.join(' ')).toMatch(/throat/i);
+    const { passes } = value(
+      await fixPlan(thisContext(), { key: key(), quiltId: q.id, version: q.version, turnRule: 'never' }),
+    );
+    expect(passes).toBeGreaterThan(before.passes);
+    expect((await readPlan(base.sql, (await readQuiltView(base.sql, q.id))!)).moved).toEqual([]);
+  } finally {
+    await base.sql`update machine set throat_in = ${machine.throatIn} where id = ${machine.id}`;
+  }
 });
 
 describe('the map', () => {

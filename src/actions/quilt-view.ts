@@ -1,3 +1,4 @@
+import type { ZoneState } from '@/core/rack/rack';
 import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
@@ -5,9 +6,6 @@ import type { Sql } from '@/data/sql';
 import { readConesOf, readShelfFor } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
 import { readZones } from '@/data/zones';
-
-/** How far a zone's set-up has come. */
-export type ZoneState = 'to match' | 'matched' | 'testing' | 'proven';
 
 export interface QuiltView {
   quilt: Quilt;

@@ -3,9 +3,7 @@ import { Type } from 'class-transformer';
 import { IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { thicknessMm } from '@/core/sandwich/sandwich';
-import { nextTension, type TensionNext } from '@/core/tension/next';
-import { Z80 } from '@/core/statistics/normal';
-import { tensionPosterior } from '@/core/tension/posterior';
+import { proofOf, type Search, searchOf } from '@/core/tension/search';
 import type { Verdict } from '@/core/tension/probit';
 import { breakGf } from '@/core/thread/thread';
 import { advanceStep, readQuilt } from '@/data/quilts';
@@ -78,44 +76,13 @@ export class LogTest {
   note!: string;
 }
 
-export interface Search {
-  rounds: TestRound[];
-  next: TensionNext;
-  /** What each round left of the 80 % and 50 % bands of the top tension, gf; first is the guess. */
-  bands: { low80: number; high80: number; low50: number; high50: number }[];
-  /** Chance that the next setting is balanced, 0–1. */
-  chance: number;
-}
-
-/** The search as it stands: the rounds sewn, the next tension, and how the band narrowed. */
-export function searchOf(
-  setup: ChosenSetup,
-  rounds: TestRound[],
-  thickness: number,
-  breaking: number,
-): Search {
-  const prior = { ratio: setup.ratio, sd: setup.ratioSd };
-  const start = { topGf: setup.topGf, bobbinGf: setup.bobbinGf, ...prior };
-  const next = nextTension({ start, thicknessMm: thickness, breakGf: breaking, tests: rounds });
-  const seen = rounds.map((r) => ({ ...r, verdicts: Object.values(r.verdicts) as Verdict[] }));
-  const after = Array.from({ length: rounds.length + 1 }, (_, i) =>
-    tensionPosterior(prior, thickness, seen.slice(0, i)),
-  );
-  const bands = after.map((posterior, i) => {
-    const at = (p: number) => (rounds[i - 1]?.bobbinGf ?? setup.bobbinGf) * Math.exp(posterior.quantile(p));
-    return { low80: at(0.1), high80: at(0.9), low50: at(0.25), high50: at(0.75) };
-  });
-  const chance = after.at(-1)!.pBalanced(next.topGf / next.bobbinGf);
-  return { rounds, next, bands, chance };
-}
-
 /** Everything the test bench shows for one zone's set-up. */
 export async function readSearch(
   sql: Sql,
   quiltId: string,
   zoneId: string,
   setup: ChosenSetup,
-): Promise<Search | null> {
+): Promise<Search<TestRound> | null> {
   const [quilt, zones, top, rounds] = await Promise.all([
     readQuilt(sql, quiltId),
     readZones(sql, quiltId),
@@ -155,25 +122,8 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
       );
     const search = await readSearch(tx, form.quiltId, form.zoneId, setup);
     if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-    if (search.next.done) await upsertProof(tx, proofOf(setup, search, round.id));
+    if (search.next.done) await upsertProof(tx, { ...proofOf(search), setupId: setup.id, roundId: round.id });
     else await deleteProof(tx, setup.id);
     await advanceStep(tx, form.quiltId, 'test', ['take-in', 'match']);
     return done({ n: form.n, done: search.next.done });
   });
-
-/** What a finished search has proved, for the card and for learning. */
-export function proofOf(
-  setup: ChosenSetup,
-  { rounds, next }: Pick<Search, 'rounds' | 'next'>,
-  roundId: string,
-) {
-  const ln = (r: number) => Math.log(r);
-  return {
-    setupId: setup.id,
-    roundId,
-    topGf: rounds.at(-1)!.topGf,
-    bobbinGf: rounds.at(-1)!.bobbinGf,
-    lnRatioMean: (ln(next.ratioLow) + ln(next.ratioHigh)) / 2,
-    lnRatioSd: Math.max(1e-4, (ln(next.ratioHigh) - ln(next.ratioLow)) / (2 * Z80)),
-  };
-}

@@ -60,6 +60,15 @@ export const insertQuilt = (sql: Sql, q: NewQuilt) => sql`
 export const readRack = (sql: Sql): Promise<Quilt[]> => sql<Quilt[]>`
   ${selectQuilt(sql)} where q.handed_back_on is null order by q.due_on, q.name`;
 
+/** The newest quilts taken in and still here. */
+export const readTakenInLately = (
+  sql: Sql,
+  most: number,
+): Promise<Pick<Quilt, 'id' | 'name' | 'client' | 'widthIn' | 'lengthIn' | 'takenInOn' | 'dueOn'>[]> => sql`
+  select q.id, q.name, c.name as client, q.width_in, q.length_in, q.taken_in_on, q.due_on
+  from quilt q join client c on c.id = q.client_id
+  where q.handed_back_on is null order by q.taken_in_on desc, q.name limit ${most}`;
+
 /** Holds a quilt until the transaction ends, so that two at once follow each other. */
 export const lockQuilt = (sql: Sql, id: string) => sql`select 1 from quilt where id = ${id} for update`;
 

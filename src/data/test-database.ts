@@ -7,6 +7,13 @@ import { connect } from './sql';
  * TEST_PG_URL, which `npm run unit` and ./test set.
  */
 export async function testDatabase(name: string): Promise<{ sql: postgres.Sql; end: () => Promise<void> }> {
+  const base = await emptyDatabase(name);
+  await migrate(base.sql);
+  return base;
+}
+
+/** The same before anything is made in it. */
+export async function emptyDatabase(name: string): Promise<{ sql: postgres.Sql; end: () => Promise<void> }> {
   const base = process.env.TEST_PG_URL;
   if (!base) throw new Error('TEST_PG_URL is not set: run the unit tests with npm run unit.');
   const admin = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
@@ -16,7 +23,6 @@ export async function testDatabase(name: string): Promise<{ sql: postgres.Sql; e
   await admin.end();
   process.env.DATABASE_URL = `${base}/${database}`;
   const sql = connect(process.env.DATABASE_URL, 4);
-  await migrate(sql);
   (globalThis as { tidySpoolSql?: postgres.Sql }).tidySpoolSql = sql;
   return {
     sql,

@@ -15,7 +15,7 @@ import { insertStep } from '@/data/steps';
 import { readQuiltView } from '@/actions/quilt-view';
 import { readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { sandwichOf } from '@/actions/zone-brief';
-import { proofOf } from '@/actions/tests';
+import { proofOf } from '@/core/tension/search';
 import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
 import { updatePlan } from '@/data/quilts';
@@ -207,7 +207,9 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
       const next = nextTension({ start, thicknessMm: thickness, breakGf: breakGf(cone), tests: sewn });
       if (next.done)
         await upsertProof(tx, {
-          ...proofOf((await readSetup(tx, zone.id))!, { rounds, next }, rounds.at(-1)!.id),
+          ...proofOf({ rounds, next }),
+          setupId: (await readSetup(tx, zone.id))!.id,
+          roundId: rounds.at(-1)!.id,
           provenAt: rounds.at(-1)!.sewnAt,
         });
     }

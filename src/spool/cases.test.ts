@@ -6,6 +6,8 @@ interface Expectation {
   near?: number;
   rel?: number;
   oneOf?: unknown[];
+  min?: number;
+  max?: number;
 }
 interface WorkedCase {
   name: string;
@@ -38,9 +40,11 @@ describe.each(readdirSync(folder).map((file) => file.replace('.json', '')))('wor
         expect([...reasons, ...cautions].map((note) => note.code)).toContain(expectation);
         continue;
       }
-      const { near, rel = 0, oneOf } = expectation as Expectation;
+      const { near, rel = 0, oneOf, min, max } = expectation as Expectation;
       const got = pick(response, path);
       if (oneOf) expect(oneOf).toContain(got);
+      if (min != null) expect(got).toBeGreaterThanOrEqual(min);
+      if (max != null) expect(got).toBeLessThanOrEqual(max);
       if (near != null) expect(Math.abs((got as number) - near)).toBeLessThanOrEqual(Math.abs(near) * rel);
     }
   });

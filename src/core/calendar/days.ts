@@ -1,3 +1,5 @@
+import { format } from 'date-fns';
+
 const MS_PER_DAY = 86_400_000;
 /** Monday, 5 January 1970, as a UTC day number. */
 const FIRST_MONDAY = 4;
@@ -9,3 +11,6 @@ export const dayNumber = (date: string): number =>
 /** The date of a day number, yyyy-mm-dd. */
 export const dateOfDay = (day: number): string =>
   new Date((day + FIRST_MONDAY) * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** The day of an instant in the studio's own zone, yyyy-mm-dd. */
+export const isoDay = (date: Date): string => format(date, 'yyyy-MM-dd');

@@ -181,7 +181,3 @@ function spreadOf(zones: readonly { lineDensity: number; areaIn2: number }[]): n
     zones.reduce((sum, z) => sum + z.areaIn2 * (Math.log(z.lineDensity) - mean) ** 2, 0) / total,
   );
 }
-
-/** How soft a zone turns out, by its line density: soft to 1, usual to 2.5, firm above. */
-export const softnessOf = (lambda: number): 'soft' | 'usual' | 'firm' =>
-  lambda <= 1 ? 'soft' : lambda <= 2.5 ? 'usual' : 'firm';

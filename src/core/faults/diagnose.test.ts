@@ -95,8 +95,8 @@ test.each([
 });
 
 describe('in studios whose true figures are not the shipped ones', () => {
-  const answered = Array.from({ length: 5 }, (_, w) => faultWorld(500 + w)).flatMap((world) =>
-    Array.from({ length: 20 }, () => {
+  const answered = Array.from({ length: 4 }, (_, w) => faultWorld(500 + w)).flatMap((world) =>
+    Array.from({ length: 12 }, () => {
       const { cause, ...told } = world.episode();
       const done: { check: string; outcome: string }[] = [];
       let found = diagnose(told);
@@ -126,7 +126,7 @@ describe('in studios whose true figures are not the shipped ones', () => {
 test('confirmed episodes of a studio make its own causes likelier, and do not spoil the rest', () => {
   const world = faultWorld(7, 0.8);
   const learned: FaultEpisode[] = Array.from({ length: 200 }, () => world.episode());
-  const asked = Array.from({ length: 60 }, () => world.episode());
+  const asked = Array.from({ length: 30 }, () => world.episode());
   const loss = (book = faultBook()) =>
     asked.reduce(
       (s, { cause, ...e }) => s - Math.log(diagnose(e, book).causes.find((c) => c.id === cause)!.p),

@@ -76,14 +76,3 @@ export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>)
 /** Choices from the rows of a table of the core. */
 export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice[] =>
   rows.map((r) => ({ value: r.id, label: r.label }));
-
-/** The label of a stored choice; the value itself when it is no longer in the list. */
-export const labelOf = (f: Field | undefined, value: unknown): string =>
-  f?.choices?.find((c) => c.value === value)?.label ?? String(value ?? '');
-
-/** The rows of a table in the order given, by id. */
-export function fieldOf<F extends Field>(fields: readonly F[], id: string): F {
-  const found = fields.find((f) => f.id === id);
-  if (!found) throw new Error(`There is no field ${id}.`);
-  return found;
-}

@@ -36,23 +36,10 @@ export type ConeUseWhy = (typeof CONE_USE_WHYS)[number];
 /** What a quilt is for. */
 export const USES = ['bed', 'baby', 'wall', 'show', 'garment', 'other'] as const;
 export type Use = (typeof USES)[number];
-export const USE_LABEL: Record<Use, string> = {
-  bed: 'for a bed',
-  baby: 'for a baby',
-  wall: 'for a wall',
-  show: 'for a show',
-  garment: 'to wear',
-  other: 'for something else',
-};
 
 /** Whether the stitching should be seen. */
 export const VISIBILITIES = ['sink', 'texture', 'show'] as const;
 export type VisibilityWish = (typeof VISIBILITIES)[number];
-export const VISIBILITY_LABEL: Record<VisibilityWish, string> = {
-  sink: 'sink in',
-  texture: 'read as texture',
-  show: 'show',
-};
 
 /** A quilt's steps, in order. */
 export const STEPS = ['take-in', 'match', 'test', 'quilt', 'hand-back'] as const;

@@ -60,12 +60,6 @@ export function planOrder(request: OrderRequest): WorkOrder {
   };
 }
 
-/** What an order the quilter made by hand costs, in the same minutes. */
-export const priceByHand = (
-  order: readonly Cell[],
-  request: Pick<OrderRequest, 'rollMin' | 'changeMin'>,
-): number => overhead(order, request);
-
 function starts(
   cells: readonly Cell[],
   threads: readonly string[],

@@ -9,5 +9,3 @@ export const normalQuantile = (p: number): number => quantile(p, 0, 1);
 
 /** Standard deviations to either side of the middle 80 %: Φ⁻¹(0.9) = 1.2816. */
 export const Z80 = normalQuantile(0.9);
-/** The same for the middle half, Φ⁻¹(0.75) = 0.6745. */
-export const Z50 = normalQuantile(0.75);

@@ -1,4 +1,5 @@
 import type { RankedColour } from '@/core/colour/rank';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 
 export interface ColourCone {
@@ -37,15 +38,10 @@ export function RankTable({
     );
   return (
     <table className="mt-1 w-full border-t-2 border-ink text-[14.5px]">
-      <thead>
-        <tr className="text-left text-13 text-ink2">
-          {['Lay', 'Thread', 'On the cloth', 'ΔE', aim === 'sink' ? 'Worst on' : 'Least on'].map((h) => (
-            <th key={h} className="py-1 pr-3 font-medium">
-              {h}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <HeadRow
+        names={['Lay', 'Thread', 'On the cloth', 'ΔE', aim === 'sink' ? 'Worst on' : 'Least on']}
+        act={false}
+      />
       <tbody>
         {ranked.slice(0, SHOWN).map((r) => {
           const c = cones.get(r.id)!;

@@ -1,6 +1,7 @@
 'use client';
 import { format } from 'date-fns';
 import { useState, useTransition } from 'react';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
 import { setFaultStatusAction } from '@/actions/server';
 import { symptoms } from '@/core/tables/symptoms';
@@ -44,18 +45,7 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
     });
   return (
     <table className="w-full border-t-2 border-ink">
-      <thead>
-        <tr className="text-left text-13 text-ink2">
-          <th className="py-1.5 pr-3 font-medium">No.</th>
-          <th className="pr-3 font-medium">Seen</th>
-          <th className="pr-3 font-medium">Where</th>
-          <th className="pr-3 font-medium">Note</th>
-          <th className="pr-3 font-medium">State</th>
-          <th>
-            <span className="sr-only">Act</span>
-          </th>
-        </tr>
-      </thead>
+      <HeadRow names={['No.', 'Seen', 'Where', 'Note', 'State']} />
       <tbody>
         {faults.map((f) => (
           <tr key={f.id} className="border-t align-top">

@@ -3,6 +3,8 @@ import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+const FIRST = '[data-first], form input:not([type=hidden]), form select, form textarea, form [role=combobox]';
+
 /** A dialog over the page: named, closable with Escape, focus kept inside. */
 export function Modal({
   open,
@@ -24,6 +26,13 @@ export function Modal({
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#14181b]/45" />
         <Dialog.Content
+          onOpenAutoFocus={(e) => {
+            // What the dialog is opened for comes before its Close button.
+            const first = (e.currentTarget as HTMLElement).querySelector<HTMLElement>(FIRST);
+            if (!first) return;
+            e.preventDefault();
+            first.focus();
+          }}
           className={`fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[96vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border border-rule bg-cloth p-5 ${wide ? 'max-w-[960px]' : 'max-w-[560px]'}`}
         >
           <div className="flex items-start justify-between gap-4">

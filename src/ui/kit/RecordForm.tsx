@@ -1,11 +1,10 @@
 'use client';
 import type { ReactNode } from 'react';
-import { Controller, useForm } from 'react-hook-form';
 import type { Result } from '@/actions/result';
 import { Button } from './Button';
-import { type FieldSpec, fromForm, toForm, type Values } from './field-spec';
+import { type FieldSpec, fromForm, type Values } from './field-spec';
 import { Problems } from './Problems';
-import { SpecInput } from './SpecInput';
+import { SpecFields, useSpecForm } from './SpecFields';
 import { useActionForm } from './use-action-form';
 
 /** The fields of a record in a form that keeps what is typed; problems stand at their field. */
@@ -27,9 +26,8 @@ export function RecordForm<T>({
   submit: string;
   aside?: (values: Values) => ReactNode;
 }) {
-  const form = useForm<Values>({ defaultValues: toForm(specs, initial) });
+  const { form, values } = useSpecForm(specs, initial);
   const { send, pending, problems, problemAt } = useActionForm(act, onDone);
-  const values = form.watch();
   return (
     <form
       className="mt-4"
@@ -37,29 +35,7 @@ export function RecordForm<T>({
         if (!pending) send({ ...fixed, ...fromForm(specs, v) });
       })}
     >
-      <div className="grid gap-3 sm:grid-cols-2">
-        {specs
-          .filter((s) => !s.when || s.when(values))
-          .map((s) => (
-            <div
-              key={s.name}
-              className={s.wide || s.kind === 'long' || s.kind === 'checks' ? 'sm:col-span-2' : ''}
-            >
-              <Controller
-                name={s.name}
-                control={form.control}
-                render={({ field }) => (
-                  <SpecInput
-                    spec={s}
-                    value={field.value!}
-                    onChange={field.onChange}
-                    error={problemAt(s.name)}
-                  />
-                )}
-              />
-            </div>
-          ))}
-      </div>
+      <SpecFields specs={specs.filter((f) => !f.when || f.when(values))} form={form} problemAt={problemAt} />
       {aside?.(values)}
       <div className="mt-3">
         <Problems problems={problems} fields={specs.map((s) => s.name)} />

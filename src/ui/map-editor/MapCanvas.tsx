@@ -52,7 +52,7 @@ export function MapCanvas({
       width={(w + 2 * BEYOND_IN) * scale}
       height={(l + 2 * BEYOND_IN) * scale}
       viewBox={`${-BEYOND_IN} ${-BEYOND_IN} ${w + 2 * BEYOND_IN} ${l + 2 * BEYOND_IN}`}
-      className={`block touch-none select-none ${tool === 'pick' ? '' : 'cursor-crosshair'}`}
+      className={`block h-auto max-w-full touch-none select-none ${tool === 'pick' ? '' : 'cursor-crosshair'}`}
       role="group"
       aria-label={`Quilt map, ${w} by ${l} in`}
       onClick={press}

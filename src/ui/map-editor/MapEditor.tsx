@@ -256,7 +256,7 @@ export function MapEditor({
         {said ?? problem ?? TOOLS.find(([id]) => id === tool)![2]}
       </p>
       <Problems problems={problems} />
-      <div className="mt-1 grid gap-5 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <div className="mt-1 grid gap-5 lg:grid-cols-[auto_minmax(300px,1fr)]">
         <MapCanvas
           zones={zones}
           quilt={quilt}
@@ -273,7 +273,10 @@ export function MapEditor({
           onPoint={press}
           onMove={(next, done) => (done ? put(next) : setMoving(next))}
         />
-        <ol aria-label="Zones" className="max-h-[600px] overflow-auto">
+        <ol
+          aria-label="Zones"
+          className="grid max-h-[640px] grid-cols-[repeat(auto-fill,minmax(250px,1fr))] content-start gap-x-5 overflow-auto"
+        >
           {zones.map((z) => (
             <li key={z.id} className={`border-b py-1.5 ${picked.includes(z.id) ? 'bg-indigo-tint' : ''}`}>
               <label className="flex items-center gap-2">

@@ -1,5 +1,6 @@
 'use client';
 import { RadioGroup } from 'radix-ui';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import type { Candidate } from './candidate';
@@ -24,18 +25,10 @@ export function CandidateTable({
       aria-label="Set-ups, best first"
     >
       <table className="mt-2 w-full border-t-2 border-ink text-[14px]">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            <th className="w-9 py-1">
-              <span className="sr-only">Pick</span>
-            </th>
-            {['Top thread', 'Bobbin', 'Needle', 'spi', 'Start gf', 'Why', 'Caution'].map((h) => (
-              <th key={h} className="pr-3 font-medium">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow
+          names={['Pick', 'Top thread', 'Bobbin', 'Needle', 'spi', 'Start gf', 'Why', 'Caution']}
+          act={false}
+        />
         <tbody>
           {candidates.map(({ setup: s, top, bobbin, standing }, i) => {
             const name = `${top.line} ${top.colour}`;

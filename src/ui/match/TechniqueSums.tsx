@@ -1,29 +1,49 @@
 'use client';
 import { predicted } from '@/core/source/known';
-import { useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
 import { planCouching } from '@/core/couching/couching';
 import { attempt } from '@/core/notes';
 import { planRuler } from '@/core/ruler/ruler';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { TextField } from '@/ui/kit/Field';
-import { numberOf } from '@/ui/kit/number-of';
+import type { FieldSpec } from '@/ui/kit/field-spec';
 import { Sourced } from '@/ui/kit/Sourced';
+import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 
-const positive = (text: string) => {
-  const n = numberOf(text);
-  return typeof n === 'number' && n > 0 ? n : null;
-};
+const ABOVE_NOTHING = 1e-9;
+const RULER: readonly FieldSpec[] = [
+  {
+    name: 'kind',
+    label: 'Edge',
+    kind: 'choice',
+    options: [
+      { value: 'convex', label: 'outside of a curve' },
+      { value: 'concave', label: 'inside of a curve' },
+    ],
+  },
+  { name: 'radius', label: 'Its radius', kind: 'number', hint: 'in' },
+  { name: 'chord', label: 'Arc from point to point', kind: 'number', hint: 'in' },
+  { name: 'length', label: 'Border', kind: 'number', hint: 'in' },
+  { name: 'repeat', label: 'Repeat', kind: 'number', hint: 'in' },
+];
+const YARN: readonly FieldSpec[] = [
+  { name: 'yarn', label: 'Yarn, thick', kind: 'number', hint: 'mm' },
+  { name: 'skein', label: 'A skein', kind: 'number', hint: 'm' },
+  { name: 'path', label: 'Path', kind: 'number', hint: 'in' },
+  { name: 'starts', label: 'Starts', kind: 'number' },
+];
 const inches = (n: number) => `${Number(n.toFixed(2))} in`;
 
 /** Sums along a ruler: the radius sewn, where to stop, the depth of an arc, repeats along a border. */
 export function RulerSums({ offsetIn }: { offsetIn: number }) {
-  const [kind, setKind] = useState<'convex' | 'concave'>('convex');
-  const [radius, setRadius] = useState('6');
-  const [chord, setChord] = useState('4');
-  const [length, setLength] = useState('60');
-  const [repeat, setRepeat] = useState('8');
-  const [r, c, l, p] = [radius, chord, length, repeat].map(positive);
+  const { form, values, numberAt } = useSpecForm(RULER, {
+    kind: 'convex',
+    radius: 6,
+    chord: 4,
+    length: 60,
+    repeat: 8,
+  });
+  const kind = values.kind === 'concave' ? 'concave' : 'convex';
+  const [r, c, l, p] = ['radius', 'chord', 'length', 'repeat'].map((f) => numberAt(f, ABOVE_NOTHING));
   const arc = attempt(() =>
     planRuler({ offsetIn, ...(r ? { edge: { kind, radiusIn: r } } : {}), ...(c ? { chordIn: c } : {}) }),
   );
@@ -31,51 +51,7 @@ export function RulerSums({ offsetIn }: { offsetIn: number }) {
   return (
     <section aria-label="Along the ruler" className="mt-5 border-t-2 border-ink pt-2">
       <h3 className="text-[17px]">Along the ruler</h3>
-      <div className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-5">
-        <label className="block">
-          <span className="mb-1 block text-13 font-medium text-ink2">Edge</span>
-          <select
-            className="min-h-11 w-full rounded border border-rule bg-cloth px-2"
-            value={kind}
-            onChange={(e) => setKind(e.target.value as typeof kind)}
-          >
-            <option value="convex">outside of a curve</option>
-            <option value="concave">inside of a curve</option>
-          </select>
-        </label>
-        <TextField
-          id="ruler-radius"
-          label="Its radius"
-          hint="in"
-          inputMode="decimal"
-          value={radius}
-          onChange={(e) => setRadius(e.target.value)}
-        />
-        <TextField
-          id="ruler-chord"
-          label="Arc from point to point"
-          hint="in"
-          inputMode="decimal"
-          value={chord}
-          onChange={(e) => setChord(e.target.value)}
-        />
-        <TextField
-          id="ruler-length"
-          label="Border"
-          hint="in"
-          inputMode="decimal"
-          value={length}
-          onChange={(e) => setLength(e.target.value)}
-        />
-        <TextField
-          id="ruler-repeat"
-          label="Repeat"
-          hint="in"
-          inputMode="decimal"
-          value={repeat}
-          onChange={(e) => setRepeat(e.target.value)}
-        />
-      </div>
+      <SpecFields specs={RULER} form={form} className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-5" />
       <p aria-live="polite" className="mt-2">
         {typeof arc === 'string' ? (
           <span className="font-medium text-madder">{arc}</span>
@@ -123,14 +99,11 @@ export function CouchingSums({
   gapIn: number;
   radiusIn: number;
 }) {
-  const [yarn, setYarn] = useState('2.5');
-  const [skein, setSkein] = useState('60');
-  const [starts, setStarts] = useState('4');
-  const [path, setPath] = useState(String(Math.round(pathIn)));
-  const [y, s, p] = [yarn, skein, path].map(positive);
-  const n = numberOf(starts);
+  const { form, numberAt } = useSpecForm(YARN, { yarn: 2.5, skein: 60, path: Math.round(pathIn), starts: 4 });
+  const [y, s, p] = ['yarn', 'skein', 'path'].map((f) => numberAt(f, ABOVE_NOTHING));
+  const n = numberAt('starts');
   const told =
-    y && s && p && typeof n === 'number' && n >= 0
+    y && s && p && n !== null
       ? planCouching({
           pathIn: p,
           starts: Math.round(n),
@@ -144,39 +117,7 @@ export function CouchingSums({
   return (
     <section aria-label="Yarn" className="mt-5 border-t-2 border-ink pt-2">
       <h3 className="text-[17px]">Yarn</h3>
-      <div className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4">
-        <TextField
-          id="yarn-mm"
-          label="Yarn, thick"
-          hint="mm"
-          inputMode="decimal"
-          value={yarn}
-          onChange={(e) => setYarn(e.target.value)}
-        />
-        <TextField
-          id="yarn-skein"
-          label="A skein"
-          hint="m"
-          inputMode="decimal"
-          value={skein}
-          onChange={(e) => setSkein(e.target.value)}
-        />
-        <TextField
-          id="yarn-path"
-          label="Path"
-          hint="in"
-          inputMode="decimal"
-          value={path}
-          onChange={(e) => setPath(e.target.value)}
-        />
-        <TextField
-          id="yarn-starts"
-          label="Starts"
-          inputMode="numeric"
-          value={starts}
-          onChange={(e) => setStarts(e.target.value)}
-        />
-      </div>
+      <SpecFields specs={YARN} form={form} className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4" />
       {told && (
         <>
           <p className="mt-2">

@@ -357,7 +357,10 @@ describe('sums along a ruler', () => {
     render(<RulerSums offsetIn={0.25} />);
     const region = screen.getByRole('region', { name: 'Along the ruler' });
     expect(region).toHaveTextContent('Sews a radius of 6.25 in');
-    await userEvent.selectOptions(screen.getByLabelText('Edge'), 'concave');
+    const edge = await screen.findByRole('combobox', { name: 'Edge' });
+    edge.focus();
+    await userEvent.keyboard('{Enter}');
+    await userEvent.click(await screen.findByRole('option', { name: 'inside of a curve' }));
     expect(region).toHaveTextContent('Sews a radius of 5.75 in');
   });
   test('repeats that do not fit are cautioned, and an arc too wide is said in words', async () => {

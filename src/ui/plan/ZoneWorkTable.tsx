@@ -3,6 +3,7 @@ import { learnedFrom } from '@/core/source/known';
 import { USE_SPREAD_80, type WorkPlan } from '@/core/plan/work-plan';
 import { inToM } from '@/core/units/length';
 import type { Zone } from '@/data/types';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
 
 const range = (n: number) =>
@@ -21,15 +22,10 @@ export function ZoneWorkTable({
   return (
     <>
       <table className="w-full">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            {['Zone', 'Area', 'Sewn', 'Stitches', 'Minutes', 'Four in five', 'Top', 'Bobbin'].map((h) => (
-              <th key={h} className="py-1.5 pr-3 font-medium">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow
+          names={['Zone', 'Area', 'Sewn', 'Stitches', 'Minutes', 'Four in five', 'Top', 'Bobbin']}
+          act={false}
+        />
         <tbody>
           {plan.zones.map((z, i) => (
             <tr key={z.id} className="border-t">

@@ -9,9 +9,10 @@ import { lengthText } from '@/core/units/length-text';
 import type { Preferences } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { TextField } from '@/ui/kit/Field';
-import { numberOf } from '@/ui/kit/number-of';
+import type { FieldSpec } from '@/ui/kit/field-spec';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
+import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { cuttingDiagram, packedDiagram } from './cutting';
 
 const LAYOUT_WORD = {
@@ -22,6 +23,13 @@ const LAYOUT_WORD = {
 } as const;
 const SELVAGE_IN = 0.5;
 const BETWEEN_IN = 4;
+
+const CLOTH_IS: readonly FieldSpec[] = [
+  { name: 'prewash', label: 'prewashed, or to be', kind: 'yes' },
+  { name: 'stretch', label: 'stretches', kind: 'yes' },
+  { name: 'nap', label: 'has a nap', kind: 'yes' },
+];
+const STRIP: FieldSpec = { name: 'stripIn', label: 'Strips cut at', kind: 'number', hint: 'in' };
 
 interface Small {
   id: string;
@@ -58,32 +66,28 @@ export function PrepareBench({
   frameIn: number;
   others: Small[];
 }) {
-  const [cloth, setCloth] = useState(String(start.clothIn));
-  const [margin, setMargin] = useState(String(start.marginIn));
-  const [testMargin, setTestMargin] = useState(String(start.testMarginIn));
-  const [shrink, setShrink] = useState(String(start.shrinkPct));
-  const [prewash, setPrewash] = useState(start.prewash);
-  const [stretch, setStretch] = useState(start.stretch);
-  const [nap, setNap] = useState(start.nap);
-  const [strip, setStrip] = useState('2.5');
+  const fields: readonly FieldSpec[] = [
+    { name: 'clothIn', label: `${backing}, width`, kind: 'number', hint: 'in' },
+    { name: 'marginIn', label: 'Margin each side', kind: 'number', hint: 'in' },
+    { name: 'testMarginIn', label: 'More on the test side', kind: 'number', hint: 'in' },
+    { name: 'shrinkPct', label: 'Shrinks', kind: 'number', hint: '%' },
+    ...CLOTH_IS,
+  ];
+  const { form, values, numberAt } = useSpecForm([...fields, STRIP], { ...start, stripIn: 2.5 });
   const [way, setWay] = useState(0);
   const [withOthers, setWithOthers] = useState<string[]>([]);
-  const n = (t: string) => {
-    const x = numberOf(t);
-    return typeof x === 'number' && x >= 0 ? x : null;
-  };
-  const [clothIn, marginIn, testIn, shrinkPct, stripIn] = [cloth, margin, testMargin, shrink, strip].map(n);
+  const [clothIn, marginIn, stripIn] = ['clothIn', 'marginIn', 'stripIn'].map((f) => numberAt(f));
   const plan = attempt(() =>
     planBacking({
       quilt,
       marginIn: marginIn ?? 0,
-      testMarginIn: testIn ?? 0,
+      testMarginIn: numberAt('testMarginIn') ?? 0,
       cloth: {
         widthIn: clothIn ?? 0,
         selvageIn: SELVAGE_IN,
-        shrinkagePct: prewash ? Math.min(30, shrinkPct ?? 0) : 0,
-        stretch,
-        nap,
+        shrinkagePct: values.prewash ? Math.min(30, numberAt('shrinkPct') ?? 0) : 0,
+        stretch: values.stretch === true,
+        nap: values.nap === true,
       },
     }),
   );
@@ -95,60 +99,12 @@ export function PrepareBench({
   return (
     <>
       <h2 className="text-24">Backing, binding and batting</h2>
-      <div className="mt-2 grid grid-cols-2 gap-3 border-t-2 border-ink pt-3 md:grid-cols-4">
-        <TextField
-          id="cloth"
-          label={`${backing}, width`}
-          hint="in"
-          inputMode="decimal"
-          value={cloth}
-          onChange={(e) => setCloth(e.target.value)}
-          error={clothIn ? undefined : 'Give the width in inches.'}
-        />
-        <TextField
-          id="margin"
-          label="Margin each side"
-          hint="in"
-          inputMode="decimal"
-          value={margin}
-          onChange={(e) => setMargin(e.target.value)}
-        />
-        <TextField
-          id="test"
-          label="More on the test side"
-          hint="in"
-          inputMode="decimal"
-          value={testMargin}
-          onChange={(e) => setTestMargin(e.target.value)}
-        />
-        <TextField
-          id="shrink"
-          label="Shrinks"
-          hint="%"
-          inputMode="decimal"
-          value={shrink}
-          onChange={(e) => setShrink(e.target.value)}
-        />
-      </div>
-      <div className="flex flex-wrap gap-x-6">
-        {(
-          [
-            ['prewashed, or to be', prewash, setPrewash],
-            ['stretches', stretch, setStretch],
-            ['has a nap', nap, setNap],
-          ] as const
-        ).map(([label, on, set]) => (
-          <label key={label} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--indigo)"
-              checked={on}
-              onChange={(e) => set(e.target.checked)}
-            />
-            {label}
-          </label>
-        ))}
-      </div>
+      <SpecFields
+        specs={fields}
+        form={form}
+        className="mt-2 grid grid-cols-2 gap-3 border-t-2 border-ink pt-3 md:grid-cols-4"
+        problemAt={(f) => (f === 'clothIn' && !clothIn ? 'Give the width in inches.' : undefined)}
+      />
       {typeof plan === 'string' ? (
         <p role="alert" className="mt-2 font-medium text-madder">
           {plan}
@@ -161,16 +117,7 @@ export function PrepareBench({
       <div className="mt-6 grid gap-8 md:grid-cols-2">
         <section aria-label="Binding">
           <h3 className="border-t-2 border-ink pt-2 text-20">Binding</h3>
-          <div className="mt-2 w-40">
-            <TextField
-              id="strip"
-              label="Strips cut at"
-              hint="in"
-              inputMode="decimal"
-              value={strip}
-              onChange={(e) => setStrip(e.target.value)}
-            />
-          </div>
+          <SpecFields specs={[STRIP]} form={form} className="mt-2 w-40" />
           {typeof binding === 'string' ? (
             <p className="mt-2 font-medium text-madder">{binding}</p>
           ) : (
@@ -265,15 +212,7 @@ function Ways({
   return (
     <>
       <table className="mt-2 w-full border-t-2 border-ink">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            {['', 'Way', 'Pieces', 'Buy', 'Yards', 'Left over'].map((h) => (
-              <th key={h} className="py-1 pr-3 font-medium">
-                {h || <span className="sr-only">Pick</span>}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow names={['Pick', 'Way', 'Pieces', 'Buy', 'Yards', 'Left over']} act={false} />
         <tbody>
           {plan.ways.map((w, i) => (
             <tr key={w.layout} className={`border-t ${w === chosen ? 'bg-indigo-tint' : ''}`}>

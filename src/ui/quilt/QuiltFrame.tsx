@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
 import { shareSewn } from '@/actions/plan';
-import { quiltWork, spoolBands } from '@/actions/quilt-work';
+import { quiltWork } from '@/actions/quilt-work';
+import { spoolBands } from '@/core/rack/bands';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import type { PlannedStep } from '@/core/plan/steps';
 import type { Density } from '@/core/density/density';
@@ -41,7 +42,7 @@ export function QuiltFrame({
 }) {
   const { quilt, zones, shelf, setups, faults } = view;
   const cones = new Map(shelf.map((c) => [c.id, c]));
-  const bands = spoolBands(quiltWork(quilt, zones, setups, cones, machine), cones, zones);
+  const bands = spoolBands(quiltWork(quilt, zones, setups, cones, machine).topM, cones, zones);
   const steps = quiltSteps(view, zoneId);
   return (
     <>

@@ -1,6 +1,7 @@
 import { predicted, proven } from '@/core/source/known';
 import Link from 'next/link';
-import type { QuiltView, ZoneState } from '@/actions/quilt-view';
+import type { QuiltView } from '@/actions/quilt-view';
+import type { ZoneState } from '@/core/rack/rack';
 import { inkOn } from '@/ui/draw/colour';
 import { Sourced } from '@/ui/kit/Sourced';
 

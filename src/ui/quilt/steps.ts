@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import { stepAt, stepsOf } from '@/actions/rack';
+import { stepAt, stepsOf } from '@/core/rack/rack';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 

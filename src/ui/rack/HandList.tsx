@@ -1,5 +1,5 @@
 import { CircleDashed, Flag, Grid2x2X, MapPin, TestTube2 } from 'lucide-react';
-import type { HandLine } from '@/actions/rack';
+import type { HandLine } from '@/core/rack/rack';
 import { ButtonLink } from '@/ui/kit/Button';
 
 const SIGN = { flag: Flag, test: TestTube2, cone: CircleDashed, fault: MapPin, zone: Grid2x2X };

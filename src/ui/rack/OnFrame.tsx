@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
-import { type RackView, stepAt, stepsOf } from '@/actions/rack';
+import type { RackView } from '@/actions/rack';
+import { stepAt, stepsOf } from '@/core/rack/rack';
 import { passesDone } from '@/core/plan/begun';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Sourced } from '@/ui/kit/Sourced';

@@ -1,7 +1,8 @@
 import { Flag } from 'lucide-react';
 import Link from 'next/link';
 import { format, parseISO } from 'date-fns';
-import type { RackQuilt, Rail } from '@/actions/rack';
+import type { RackQuilt } from '@/actions/rack';
+import type { Rail } from '@/core/rack/rack';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 
@@ -9,7 +10,7 @@ import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 const MOST_HANGING = 24;
 
 /** A week of the rack: its hours, and a spool on a peg for every quilt due. */
-export function RackRail({ rail }: { rail: Rail }) {
+export function RackRail({ rail }: { rail: Rail<RackQuilt> }) {
   return (
     <section aria-label={rail.title} className="grid min-h-[228px] grid-cols-[150px_1fr]">
       <div>
@@ -40,7 +41,7 @@ export function RackRail({ rail }: { rail: Rail }) {
   );
 }
 
-function Hours({ rail }: { rail: Rail }) {
+function Hours({ rail }: { rail: Rail<RackQuilt> }) {
   const most = Math.max(rail.hoursLeft.value, rail.hoursAtFrame ?? 0, 1);
   const w = 118;
   const x = (h: number) => 1 + (h / most) * w;

@@ -1,5 +1,6 @@
 import { render, screen, within } from '@testing-library/react';
-import { type HandLine, needsYourHand, type Rail, type RackQuilt, railsOf, statusOf } from '@/actions/rack';
+import type { RackQuilt } from '@/actions/rack';
+import { type HandLine, needsYourHand, type Rail, railsOf, statusOf } from '@/core/rack/rack';
 import type { ChosenSetup, Fault, Quilt } from '@/data/types';
 import { aCone, aQuilt, aZone } from '@/ui/testing/studio';
 import { predicted } from '@/core/source/known';
@@ -21,7 +22,7 @@ const hung = (part: Partial<Quilt> = {}, rest: Partial<RackQuilt> = {}): RackQui
 });
 const wholePasses = (n: number): Quilt['sewn'] =>
   Array.from({ length: n }, (_, i) => ({ pass: i + 1, thread: null, stabilise: false }));
-const rail = (part: Partial<Rail> = {}): Rail => ({
+const rail = (part: Partial<Rail<RackQuilt>> = {}): Rail<RackQuilt> => ({
   title: 'This week',
   dates: '23 Nov to 29 Nov',
   quilts: [],
@@ -75,7 +76,16 @@ describe('what needs a hand', () => {
 
   test('overdue first, then tests, faults, thread, open zones', () => {
     const lines = needsYourHand(
-      [hung({ step: 'hand-back' }, { daysOver: 2, zones: [aZone(), aZone({ id: 'zone-b', letter: 'B' })] })],
+      [
+        hung(
+          { step: 'hand-back' },
+          {
+            daysOver: 2,
+            zones: [aZone(), aZone({ id: 'zone-b', letter: 'B' })],
+            states: ['testing', 'to match'],
+          },
+        ),
+      ],
       new Map([['zone-a', setup({ rounds: 2 })]]),
       [aCone({ remainingM: 50 })],
       new Map([['cone-fog', 300]]),
@@ -123,7 +133,7 @@ describe('a rail as it hangs', () => {
     render(<RackRail rail={rail({ quilts: [hung({}, { daysOver })] })} />);
     expect(screen.getByText(words)).toBeInTheDocument();
   });
-  test.each<[Partial<Rail>, string]>([
+  test.each<[Partial<Rail<RackQuilt>>, string]>([
     [{ hoursLeft: predicted(12), hoursAtFrame: 30 }, 'of 30 h at the frame'],
     [{ hoursLeft: predicted(40), hoursAtFrame: 30 }, 'only 30 h at the frame'],
     [{ hoursLeft: predicted(12), hoursAtFrame: null }, 'no hours set'],

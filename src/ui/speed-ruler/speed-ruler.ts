@@ -56,7 +56,11 @@ export function speedRuler(s: SpeedNumbers, width = 350): Drawing {
         ]
       : []),
     {
-      x: (x(s.idleInPerS) + x(limit)) / 2,
+      // Beside the words before it where the idle is slow.
+      x: Math.max(
+        (x(s.idleInPerS) + x(limit)) / 2,
+        s.idleInPerS > 0 ? x(0) + SHORTEN_PX + REGULATED_PX / 2 : 0,
+      ),
       y: BAR.y + BAR.h + 36,
       anchor: 'middle',
       text: s.idleInPerS > 0 ? 'regulated' : '',
@@ -78,6 +82,9 @@ export function speedRuler(s: SpeedNumbers, width = 350): Drawing {
   }
   return { width, height: 94, marks, labels };
 }
+
+/** How wide the words are drawn. */
+const [SHORTEN_PX, REGULATED_PX] = [122, 66];
 
 function hatch(x0: number, x1: number, step: number, crossed: boolean): Mark {
   let d = '';

@@ -5,6 +5,7 @@ import { areaOf } from '@/core/geometry/polygon';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
 import type { StudioFabric, Zone } from '@/data/types';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 
 const ZoneDialog = dynamic(() => import('./ZoneDialog').then((m) => m.ZoneDialog));
@@ -16,15 +17,7 @@ export function ZoneTable({ zones, fabrics }: { zones: Zone[]; fabrics: StudioFa
   return (
     <>
       <table className="w-full">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            {['Zone', 'Cloth', 'Technique', 'Apart', 'Area', 'Wish', ''].map((h) => (
-              <th key={h} className="py-1.5 pr-3 font-medium">
-                {h || <span className="sr-only">Act</span>}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow names={['Zone', 'Cloth', 'Technique', 'Apart', 'Area', 'Wish']} />
         <tbody>
           {zones.map((z) => (
             <tr key={z.id} className="border-t align-top">

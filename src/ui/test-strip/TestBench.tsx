@@ -6,10 +6,10 @@ import { ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { toast } from '@/ui/kit/toast';
-import type { Search } from '@/actions/tests';
+import type { Search } from '@/core/tension/search';
 import { logTestAction } from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
-import type { ChosenSetup, Quilt, Zone } from '@/data/types';
+import type { TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -42,7 +42,7 @@ export function TestBench({
   quilt: Pick<Quilt, 'id' | 'name'>;
   zone: Pick<Zone, 'id' | 'name' | 'letter'>;
   setup: ChosenSetup;
-  search: Search;
+  search: Search<TestRound>;
   /** What was measured on the quilt's machine. */
   measured: readonly MeasuredScale[];
   colours: { top: string; bobbin: string; cloth: string; backing: string };

@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { searchOf } from '@/actions/tests';
+import { searchOf } from '@/core/tension/search';
 import * as actions from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
 import type { TestRound } from '@/data/types';

@@ -2,6 +2,7 @@
 import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
 import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
@@ -142,15 +143,10 @@ function Weighed({
         ))}
       </ul>
       <table className="mt-2 w-full border-t-2 border-ink text-[14.5px]">
-        <thead>
-          <tr className="text-left text-13 text-ink2">
-            {['Zone', 'Top and bobbin', 'On its own', 'What the trade costs', 'Refuse'].map((h) => (
-              <th key={h} className="py-1 pr-3 font-medium">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow
+          names={['Zone', 'Top and bobbin', 'On its own', 'What the trade costs', 'Refuse']}
+          act={false}
+        />
         <tbody>
           {answer.zones.map((z) => (
             <ZoneRow

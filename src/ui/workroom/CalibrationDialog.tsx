@@ -11,6 +11,7 @@ import {
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
 import { calibrateAction } from '@/actions/server';
 import { type Calibration, fitCalibration } from '@/core/calibration/monotone';
@@ -89,16 +90,7 @@ export function CalibrationDialog({
             <CautionLine caution={safety('hands-near-needle', 'warn')} />
           </p>
           <table className="mt-3 w-full">
-            <thead>
-              <tr className="text-left text-13 text-ink2">
-                <th className="font-medium">{words.mark}</th>
-                <th className="font-medium">{words.value}</th>
-                <th className="font-medium">Off the curve</th>
-                <th>
-                  <span className="sr-only">Act</span>
-                </th>
-              </tr>
-            </thead>
+            <HeadRow names={[words.mark, words.value, 'Off the curve']} />
             <tbody>
               {rows.map((r, i) => {
                 const at = rows.slice(0, i + 1).filter((x) => isPoint(x)).length - 1;

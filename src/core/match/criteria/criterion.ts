@@ -73,5 +73,3 @@ export interface PairContext {
 /** How far a value lies over a limit, in spans. */
 export const over = (value: number, limit: number, span: number) => Math.max(0, (value - limit) / span);
 export const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
-/** Penalties under this are felt by nobody, and no reason. */
-export const FELT = 0.04;

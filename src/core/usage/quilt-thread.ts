@@ -1,0 +1,44 @@
+import { sewnLengthIn } from '../density/line-density';
+import { usage, type UsageRequest } from './usage';
+
+/** What the thread of one zone is reckoned from; a zone without a set-up takes none that is known. */
+export interface ZoneThread {
+  technique: string;
+  spacingIn: number;
+  areaIn2: number;
+  lengthIn?: number;
+  thicknessMm: number;
+  setup: { spi: number; top: Spooled; bobbin: Spooled } | null;
+}
+type Spooled = UsageRequest['top'] & { id: string };
+
+/** Metres by thread. */
+export interface QuiltThread {
+  /** Top thread. */
+  topM: Map<string, number>;
+  /** Top and bobbin thread together. */
+  totalM: Map<string, number>;
+}
+
+const STARTS_PER_IN2 = 1 / 100;
+
+/** Metres of thread the zones of a quilt ask for, by thread, from the set-ups that stand. */
+export function quiltThread(zones: readonly ZoneThread[], bobbinMm: UsageRequest['bobbinMm']): QuiltThread {
+  const topM = new Map<string, number>();
+  const totalM = new Map<string, number>();
+  const add = (to: Map<string, number>, id: string, m: number) => to.set(id, (to.get(id) ?? 0) + m);
+  for (const { setup, thicknessMm, ...zone } of zones) {
+    if (!setup) continue;
+    const used = usage({
+      ...setup,
+      sewnLengthIn: sewnLengthIn(zone),
+      thicknessMm,
+      starts: Math.ceil(zone.areaIn2 * STARTS_PER_IN2),
+      bobbinMm,
+    });
+    add(topM, setup.top.id, used.topM);
+    add(totalM, setup.top.id, used.topM);
+    add(totalM, setup.bobbin.id, used.bobbinM);
+  }
+  return { topM, totalM };
+}
