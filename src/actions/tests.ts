@@ -1,7 +1,9 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { IsInt, IsOptional, Max, Min, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
+import { ROUND } from '@/core/fields/round';
+import { stored } from '@/core/fields/stored';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { proofOf, type Search, searchOf } from '@/core/tension/search';
 import type { Verdict } from '@/core/tension/probit';
@@ -10,12 +12,12 @@ import { advanceStep, readQuilt } from '@/data/quilts';
 import { readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readCone } from '@/data/cones';
-import { deleteProof, insertRound, readRounds, upsertProof } from '@/data/tests';
+import { deleteProof, insertRound, readRounds, type RoundFields, upsertProof } from '@/data/tests';
 import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, QuiltId } from './rules';
+import { Fields, FormKey, Id, QuiltId } from './rules';
 import { save } from './save';
 import { sandwichOf } from './zone-brief';
 
@@ -37,6 +39,7 @@ class Verdicts {
 }
 
 /** A test stitch that was sewn and judged. */
+@Fields(ROUND)
 export class LogTest {
   @FormKey() key!: string;
 
@@ -51,28 +54,14 @@ export class LogTest {
   @Min(1, { message: 'Reload the page; the test’s number is missing.' })
   n!: number;
 
-  @IsNumber(
-    { allowNaN: false, allowInfinity: false },
-    { message: 'Give the top tension in gf as a number, such as 104.' },
-  )
-  @Min(5, { message: 'Top tension must lie between 5 and 500 gf.' })
-  @Max(500, { message: 'Top tension must lie between 5 and 500 gf.' })
   topGf!: number;
 
-  @IsNumber(
-    { allowNaN: false, allowInfinity: false },
-    { message: 'Give the bobbin tension in gf as a number, such as 21.' },
-  )
-  @Min(3, { message: 'Bobbin tension must lie between 3 and 150 gf.' })
-  @Max(150, { message: 'Bobbin tension must lie between 3 and 150 gf.' })
   bobbinGf!: number;
 
   @ValidateNested()
   @Type(() => Verdicts)
   verdicts!: Verdicts;
 
-  @IsString({ message: 'The note must be text.' })
-  @MaxLength(1000, { message: 'Keep the note under 1000 letters.' })
   note!: string;
 }
 
@@ -108,13 +97,11 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
         'This zone’s set-up was changed in another window. Nothing was stored: reload, and check what is on the machine.',
       );
     const round = {
+      ...(stored(ROUND, form) as RoundFields),
       id: uuidv7(),
       setupId: setup.id,
       n: form.n,
-      topGf: form.topGf,
-      bobbinGf: form.bobbinGf,
       verdicts,
-      note: form.note,
     };
     if (form.n !== setup.rounds + 1 || !(await insertRound(tx, round)))
       return conflict(

@@ -6,6 +6,7 @@ import * as lists from '@/core/fields/lists';
 import { MACHINE } from '@/core/fields/machine';
 import { NEEDLE } from '@/core/fields/needle';
 import { PREFERENCES } from '@/core/fields/preferences';
+import { ROUND } from '@/core/fields/round';
 import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
 import { EYES, POINTS } from '@/core/tables/needles';
@@ -28,6 +29,7 @@ const TABLES: Record<string, readonly Field[]> = {
   machine: MACHINE,
   bobbin_stock: BOBBIN,
   preferences: PREFERENCES,
+  test_round: ROUND,
 };
 const TYPES: Record<Field['kind'], readonly string[]> = {
   text: ['text'],

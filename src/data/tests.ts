@@ -1,4 +1,6 @@
 import { DIRECTIONS } from '@/core/fields/lists';
+import { ROUND } from '@/core/fields/round';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { TestRound } from './types';
 import type { Verdict } from '@/core/tension/probit';
@@ -13,24 +15,26 @@ const asRound = ({ away, toward, left, right, curve, point, ...rest }: Row): Tes
   };
 };
 
+/** What of a round is asked for in its form, besides how it looks. */
+export type RoundFields = Omit<TestRound, 'id' | 'setupId' | 'n' | 'verdicts' | 'sewnAt'>;
+const ROUND_FIELDS = columnsOf<RoundFields>(ROUND);
+const OWN = ['id', 'setupId', 'n', 'sewnAt', ...DIRECTIONS] as const;
+
 /** The test rounds of a set-up, in order. */
 export async function readRounds(sql: Sql, setupId: string): Promise<TestRound[]> {
   const rows = await sql<Row[]>`
-    select id, setup_id, n, top_gf, bobbin_gf, away, toward, "left", "right", curve, point, note, sewn_at
-    from test_round where setup_id = ${setupId} order by n`;
+    select ${sql([...OWN, ...ROUND_FIELDS])} from test_round where setup_id = ${setupId} order by n`;
   return rows.map(asRound);
 }
 
 export type NewRound = Omit<TestRound, 'sewnAt'> & { sewnAt?: Date };
 
 /** Adds a round; false when that number was already taken. */
-export async function insertRound(sql: Sql, r: NewRound): Promise<boolean> {
-  const v = r.verdicts;
+export async function insertRound(sql: Sql, { verdicts, ...r }: NewRound): Promise<boolean> {
+  const judged = Object.fromEntries(DIRECTIONS.map((d) => [d, verdicts[d] ?? null]));
+  const row = { ...r, ...judged, sewnAt: r.sewnAt ?? new Date() };
   const rows = await sql`
-    insert into test_round (id, setup_id, n, top_gf, bobbin_gf, away, toward, "left", "right", curve, point, note, sewn_at)
-    values (${r.id}, ${r.setupId}, ${r.n}, ${r.topGf}, ${r.bobbinGf}, ${v.away ?? null}, ${v.toward ?? null},
-            ${v.left ?? null}, ${v.right ?? null}, ${v.curve ?? null}, ${v.point ?? null}, ${r.note},
-            ${r.sewnAt ?? new Date()})
+    insert into test_round ${sql(row, ...([...OWN, ...ROUND_FIELDS] as (keyof typeof row)[]))}
     on conflict (setup_id, n) do nothing returning id`;
   return rows.length === 1;
 }

@@ -126,7 +126,7 @@ describe('in studios whose true figures are not the shipped ones', () => {
 test('confirmed episodes of a studio make its own causes likelier, and do not spoil the rest', () => {
   const world = faultWorld(7, 0.8);
   const learned: FaultEpisode[] = Array.from({ length: 200 }, () => world.episode());
-  const asked = Array.from({ length: 30 }, () => world.episode());
+  const asked = Array.from({ length: 60 }, () => world.episode());
   const loss = (book = faultBook()) =>
     asked.reduce(
       (s, { cause, ...e }) => s - Math.log(diagnose(e, book).causes.find((c) => c.id === cause)!.p),

@@ -2,6 +2,7 @@
 import { type MeasuredScale, scalesOf } from '@/core/machine/scales';
 import { predicted, proven } from '@/core/source/known';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
+import { ROUND } from '@/core/fields/round';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
@@ -13,10 +14,11 @@ import type { TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { TextField } from '@/ui/kit/Field';
-import { numberOf } from '@/ui/kit/number-of';
+import { fromForm } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { Problems } from '@/ui/kit/Problems';
 import { Sourced } from '@/ui/kit/Sourced';
+import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { tensionLadder } from '@/ui/tension-ladder/ladder';
 import { instructionOf } from './instruction';
@@ -27,7 +29,8 @@ import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone, worstVerdict } f
 /** One judgement for the four straight directions at once. */
 const ALL = 'all';
 const STRAIGHT = ['away', 'toward', 'left', 'right'] as const;
-const FIELDS = ['topGf', 'bobbinGf', 'verdicts', 'note'];
+const SPECS = formFields(ROUND);
+const FIELDS = ['verdicts', ...SPECS.map((f) => f.name)];
 const gf = (x: number) => String(Number(x.toFixed(x < 50 ? 1 : 0)));
 
 /** The test bench of one zone: the strip so far, how the search narrows, and the one thing to do next. */
@@ -53,11 +56,9 @@ export function TestBench({
   const last = rounds.at(-1);
   const notTension = next.cautions.some((c) => c.code === 'not-tension');
   const [again, setAgain] = useState(false);
-  const [topGf, setTopGf] = useState(gf(next.topGf));
-  const [bobbinGf, setBobbinGf] = useState(gf(next.bobbinGf));
   const [direction, setDirection] = useState<Direction | typeof ALL>(ALL);
   const [verdicts, setVerdicts] = useState<Partial<Record<Direction, Verdict>>>({});
-  const [note, setNote] = useState('');
+  const { form, values } = useSpecForm(SPECS, { topGf: gf(next.topGf), bobbinGf: gf(next.bobbinGf) });
   const done = useCallback(
     (stored: { n: number; done: boolean }) => {
       toast(
@@ -163,10 +164,8 @@ export function TestBench({
                   zoneId: zone.id,
                   setupId: setup.id,
                   n,
-                  topGf: numberOf(topGf),
-                  bobbinGf: numberOf(bobbinGf),
                   verdicts,
-                  note,
+                  ...fromForm(SPECS, values),
                 });
               }}
             >
@@ -216,35 +215,12 @@ export function TestBench({
                 </p>
               )}
               <div className="mt-2 flex flex-wrap items-end gap-3">
-                <div className="w-20">
-                  <TextField
-                    id="test-top"
-                    label="Top, gf"
-                    inputMode="decimal"
-                    value={topGf}
-                    onChange={(e) => setTopGf(e.target.value)}
-                    error={problemAt('topGf')}
-                  />
-                </div>
-                <div className="w-24">
-                  <TextField
-                    id="test-bobbin"
-                    label="Bobbin, gf"
-                    inputMode="decimal"
-                    value={bobbinGf}
-                    onChange={(e) => setBobbinGf(e.target.value)}
-                    error={problemAt('bobbinGf')}
-                  />
-                </div>
-                <div className="min-w-32 flex-1">
-                  <TextField
-                    id="test-note"
-                    label="Note"
-                    value={note}
-                    onChange={(e) => setNote(e.target.value)}
-                    error={problemAt('note')}
-                  />
-                </div>
+                <SpecFields
+                  specs={SPECS}
+                  form={form}
+                  problemAt={problemAt}
+                  className="grid min-w-0 flex-1 grid-cols-[80px_96px_minmax(120px,1fr)] gap-3"
+                />
                 <Button look="act" type="submit" disabled={pending} className="min-h-[48px]">
                   Test {n} is sewn
                 </Button>
