@@ -31,7 +31,7 @@ const REMAINING = CONE_REMAINING.filter((f) => f.id === 'remainingM');
 
 /** What is asked of a line of thread. */
 @Fields(FORM)
-class ConeForm implements Omit<ConeFields, 'colour' | 'hex' | 'tex' | 'texBasis'> {
+class ConeForm {
   @FormKey() key!: string;
   line!: string;
   fibre!: string;

@@ -144,6 +144,6 @@ export const Fields =
     for (const f of fields) {
       // The most basic rule is applied last, so that it is the one that speaks.
       for (const rule of rulesOf(f).reverse()) rule(target.prototype, f.id);
-      if (f.optional) Maybe()(target.prototype, f.id);
+      if (f.optional || f.mayBeEmpty) Maybe()(target.prototype, f.id);
     }
   };

@@ -12,6 +12,9 @@ async function inChunks<T>(rows: readonly T[], insert: (part: T[]) => Promise<un
   for (let i = 0; i < rows.length; i += CHUNK) await insert(rows.slice(i, i + CHUNK));
 }
 
+/** What a cell of a file is stored as. */
+type CsvValue = string | number | boolean | Date | null;
+
 const INSERT: {
   [K in ExchangeKind]: (sql: Sql, rows: readonly RowOf[K][], importId: string) => Promise<void>;
 } = {
@@ -25,7 +28,7 @@ const INSERT: {
         remainingAt: r.remainingM === null ? null : new Date(),
       })),
       (part) =>
-        sql`insert into cone ${sql(part, 'id', 'importId', ...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt')}`,
+        sql`insert into cone ${sql(part as Record<string, CsvValue>[], 'id', 'importId', ...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt')}`,
     ),
   battings: (sql, rows: readonly BattingRow[], importId) =>
     inChunks(

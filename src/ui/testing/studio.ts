@@ -1,3 +1,5 @@
+import { CONE } from '@/core/fields/cone';
+import { stored } from '@/core/fields/stored';
 import type {
   BobbinStock,
   ChosenSetup,
@@ -16,6 +18,7 @@ import { demoMachine } from '@/demo/shelf';
 /** Rows as the database gives them, for component tests: any part may be put in its place. */
 
 export const aCone = (part: Partial<Cone> = {}): Cone => ({
+  ...(stored(CONE, {}) as unknown as Cone),
   id: 'cone-fog',
   line: 'Heron Poly 60',
   colour: 'Fog',
