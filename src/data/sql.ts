@@ -4,12 +4,13 @@ export type Sql = postgres.Sql | postgres.TransactionSql;
 
 const holder = globalThis as { tidySpoolSql?: postgres.Sql };
 
-/** Postgres.js as this app uses it: camelCase in code, snake_case in SQL, dates as ISO text. */
-export function connect(url: string, max = 10): postgres.Sql {
+/** Postgres.js as this app uses it: camelCase in code, snake_case in SQL, dates as ISO text; in another schema if one is named. */
+export function connect(url: string, max = 10, schema?: string): postgres.Sql {
   return postgres(url, {
     max,
     idle_timeout: 60,
     connect_timeout: 10,
+    ...(schema ? { connection: { search_path: schema } } : {}),
     onnotice: () => {},
     transform: { ...postgres.camel, undefined: null },
     types: {

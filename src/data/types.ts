@@ -349,3 +349,12 @@ export interface Mishap {
   message: string;
   stack: string;
 }
+
+/** A copy that was made, and whether it could be read back. */
+export interface CopyMade {
+  file: string;
+  at: Date;
+  bytes: number;
+  verifiedAt: Date | null;
+  problem: string;
+}

@@ -6,7 +6,7 @@ const PARTS = [
   ['bobbins', 'Bobbins'],
   ['cloth', 'Cloth and batting'],
   ['rulers', 'Rulers'],
-  ['schools', 'How we work'],
+  ['preferences', 'How we work'],
   ['files', 'Files in and out'],
 ] as const;
 

@@ -1,3 +1,4 @@
+import { scaleLinear } from 'd3-scale';
 import { EYE_BEST, EYE_USABLE } from '@/core/needle/eye';
 import { EYE_SHARE, type Eye } from '@/core/tables/needles';
 import { box, type Drawing, line, n } from '@/ui/draw/mark';
@@ -35,7 +36,7 @@ export function needleGauge(g: GaugeNumbers, colour: string, width = 350): Drawi
   const d = g.threadMm * PER_MM;
   const blade = `M${x0} ${n(y - half)}H${xe + 56}C${xe + 74} ${n(y - half)} ${xe + 82} ${n(y - 8)} ${xe + 100} ${y}C${xe + 82} ${n(y + 8)} ${xe + 74} ${n(y + half)} ${xe + 56} ${n(y + half)}H${x0}ZM${n(xe + r)} ${n(y - r)}H${n(xe + 54 - r)}a${n(r)} ${n(r)} 0 0 1 0 ${n(eye)}H${n(xe + r)}a${n(r)} ${n(r)} 0 0 1 0 ${n(-eye)}Z`;
   const bar = { x: 180, w: width - 184, y: 38, h: 11 };
-  const x = (ratio: number) => bar.x + Math.min(1, ratio / SCALE_END) * bar.w;
+  const x = scaleLinear([0, SCALE_END], [bar.x, bar.x + bar.w]).clamp(true);
   const zone = (from: number, to: number, fill: string) => ({
     d: box(x(from), bar.y, x(to) - x(from), bar.h),
     fill,

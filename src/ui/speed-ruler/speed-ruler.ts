@@ -1,3 +1,4 @@
+import { scaleLinear } from 'd3-scale';
 import { box, type Drawing, line, type Mark, n } from '@/ui/draw/mark';
 
 export interface SpeedNumbers {
@@ -14,7 +15,7 @@ const BAR = { y: 32, h: 22, left: 10 };
 /** Hand speed on a linear scale in in/s: hatched below idle, plain where regulated, cross-hatched beyond the machine. */
 export function speedRuler(s: SpeedNumbers, width = 350): Drawing {
   const end = Math.max(3, Math.ceil(Math.max(s.limitInPerS * 1.35, s.handInPerS * 1.2)));
-  const x = (v: number) => BAR.left + (v / end) * (width - 24);
+  const x = scaleLinear([0, end], [BAR.left, BAR.left + width - 24]);
   const limit = Math.min(end, s.limitInPerS);
   const marks: Mark[] = [
     { d: box(x(0), BAR.y, x(s.idleInPerS) - x(0), BAR.h), fill: 'var(--weld-tint)' },
@@ -76,7 +77,7 @@ export function speedRuler(s: SpeedNumbers, width = 350): Drawing {
       colour: 'var(--madder)',
     },
   ];
-  for (let v = 0; v <= end; v += end > 8 ? 2 : 1) {
+  for (const v of x.ticks(Math.min(end, 8))) {
     marks.push({ d: line(x(v), BAR.y + BAR.h, x(v), BAR.y + BAR.h + 6), stroke: 'var(--ink)', width: 1.2 });
     labels.push({ x: x(v), y: BAR.y + BAR.h + 19, anchor: 'middle', text: String(v) });
   }

@@ -1,14 +1,18 @@
+import { copyPlan } from '@/backup/copies';
 import { readMishaps } from '@/data/mishaps';
 import { db } from '@/data/sql';
+import { readCopies } from '@/data/whole';
+import { BackupPanel } from '@/ui/workroom/BackupPanel';
 import { FilesBench } from '@/ui/workroom/FilesBench';
 import { MishapList } from '@/ui/workroom/MishapList';
 
 export const metadata = { title: 'Files in and out' };
 
 export default async function FilesPage() {
-  const mishaps = await readMishaps(db(), 20);
+  const [mishaps, copies] = await Promise.all([readMishaps(db(), 20), readCopies(db(), 20)]);
   return (
     <>
+      <BackupPanel copies={copies} folder={copyPlan()?.folder ?? null} />
       <FilesBench />
       <MishapList mishaps={mishaps} />
     </>
