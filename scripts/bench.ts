@@ -177,14 +177,10 @@ async function bench() {
     }),
   );
   const port = 3297;
-  const server = spawn(
-    'node_modules/.bin/next',
-    ['start', '--hostname', '127.0.0.1', '--port', String(port)],
-    {
-      env,
-      stdio: 'ignore',
-    },
-  );
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+    env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
+    stdio: 'ignore',
+  });
   const url = `http://127.0.0.1:${port}`;
   try {
     for (let i = 0; i < 100; i++) {

@@ -28,14 +28,10 @@ export default async function serve() {
   };
   const prepared = spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, encoding: 'utf8' });
   if (prepared.status !== 0) throw new Error(prepared.stdout + prepared.stderr);
-  const server = spawn(
-    'node_modules/.bin/next',
-    ['start', '--hostname', '127.0.0.1', '--port', String(port)],
-    {
-      env,
-      stdio: ['ignore', 'ignore', 'inherit'],
-    },
-  );
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+    env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   const url = `http://127.0.0.1:${port}`;
   for (let i = 0; ; i++) {
     if (

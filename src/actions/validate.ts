@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
+import { unreadable } from './readable';
 import type { Problem, Result } from './result';
 
 /** What the library says in its own words, said in ours. */
@@ -24,6 +25,8 @@ const flatten = (errors: ValidationError[], parent = ''): Problem[] =>
 export async function check<T extends object>(rules: new () => T, input: unknown): Promise<Result<T>> {
   if (input === null || typeof input !== 'object' || Array.isArray(input))
     return { ok: false, problems: [{ path: '', message: 'Nothing that can be read was sent. Try again.' }] };
+  const strange = unreadable(input);
+  if (strange) return { ok: false, problems: [strange] };
   const value = plainToInstance(rules, input);
   const errors = await validate(value, {
     whitelist: true,

@@ -1,0 +1,4 @@
+// Prints the hash of the passphrase given in the environment.
+import { hashPassphrase } from '../src/serve/sign-in';
+
+void hashPassphrase(process.env.TIDY_SPOOL_PASSPHRASE ?? '').then((hash) => console.log(hash));

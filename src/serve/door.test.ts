@@ -1,0 +1,82 @@
+/** @jest-environment node */
+import { badAddress, isOurs, isOwn, refusal } from './door';
+import { hashPassphrase, isPassphrase, isSession, newSession, sessionOf, Tries } from './sign-in';
+
+test.each([
+  ['127.0.0.1:3111', true],
+  ['localhost', true],
+  ['192.168.1.20:3111', true],
+  ['[::1]:3111', true],
+  ['studio.example:3111', true],
+  ['evil.example:3111', false],
+  ['127.0.0.1.evil.example', false],
+  ['', false],
+  [null, false],
+])('a request for %p is ours: %p', (host, ours) => expect(isOurs(host, ['studio.example'])).toBe(ours));
+
+test.each([
+  ['/quilts/1?zone=2', true],
+  ['/find?q=H%C3%A4fen', true],
+  ['/find?q=%00', false],
+  ['/find?q=%E0%A4%A', false],
+  ['/find?q=%ED%A0%80', false],
+  ['/shelf/compare?ids=1&ids=2', false],
+  ['//evil.example/', false],
+  ['http://evil.example/', false],
+  [`/find?q=${'a'.repeat(5000)}`, false],
+])('the address %p can be read: %p', (url, good) => expect(badAddress(url) === null).toBe(good));
+
+test.each([
+  [{}, true],
+  [{ origin: 'http://127.0.0.1:3111' }, true],
+  [{ origin: 'http://127.0.0.1:3112' }, false],
+  [{ origin: 'http://evil.example' }, false],
+  [{ origin: 'null' }, false],
+  [{ 'sec-fetch-site': 'cross-site' }, false],
+  [{ 'sec-fetch-site': 'same-site' }, false],
+  [{ 'sec-fetch-site': 'same-origin', origin: 'http://127.0.0.1:3111' }, true],
+])('%j comes from a page of ours: %p', (headers, own) =>
+  expect(isOwn({ headers: { host: '127.0.0.1:3111', ...headers } })).toBe(own),
+);
+
+test('who is refused is told why', () => {
+  const ask = (method: string, url: string, headers: object = {}) =>
+    refusal({ method, url, headers: { host: 'localhost', ...headers } }, [])?.[0] ?? 200;
+  expect(ask('GET', '/')).toBe(200);
+  expect(ask('DELETE', '/')).toBe(405);
+  expect(ask('GET', '/%')).toBe(400);
+  expect(ask('POST', '/', { origin: 'http://evil.example' })).toBe(403);
+  expect(ask('GET', '/', { host: 'evil.example' })).toBe(421);
+});
+
+test('a passphrase is kept as a hash, and only it opens', async () => {
+  const kept = await hashPassphrase('neap tide at five');
+  expect(kept).not.toContain('neap');
+  expect(await isPassphrase('neap tide at five', kept)).toBe(true);
+  expect(await isPassphrase('neap tide at six', kept)).toBe(false);
+  expect(await isPassphrase('', kept)).toBe(false);
+  expect(await isPassphrase('x', 'nonsense')).toBe(false);
+});
+test('a session is signed and ends', () => {
+  const token = newSession('secret', 1000);
+  expect(isSession(token, 'secret', 2000)).toBe(true);
+  expect(isSession(token, 'another', 2000)).toBe(false);
+  expect(isSession(token, 'secret', 1000 + 31 * 86_400_000)).toBe(false);
+  expect(isSession(`9${token}`, 'secret', 2000)).toBe(false);
+  expect(isSession(undefined, 'secret', 2000)).toBe(false);
+  expect(sessionOf({ headers: { cookie: `theme=lamp; tidy-spool=${token}` } })).toBe(token);
+});
+test('five tries are free, then the pauses double', () => {
+  const tries = new Tries(5, 1000, 60_000);
+  for (let i = 0; i < 4; i++) tries.failed('a', 0);
+  expect(tries.waitMs('a', 0)).toBe(0);
+  tries.failed('a', 0);
+  expect(tries.waitMs('a', 0)).toBe(1000);
+  tries.failed('a', 1000);
+  expect(tries.waitMs('a', 1000)).toBe(2000);
+  for (let i = 0; i < 20; i++) tries.failed('a', 0);
+  expect(tries.waitMs('a', 0)).toBe(60_000);
+  expect(tries.waitMs('b', 0)).toBe(0);
+  tries.worked('a');
+  expect(tries.waitMs('a', 0)).toBe(0);
+});
