@@ -26,4 +26,9 @@ export function proxy(request: NextRequest) {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|favicon.ico|icon.svg).*)'] };
+export const config = {
+  // Files that come in or go out are streams, not pages; the proxy would read them whole first.
+  matcher: [
+    '/((?!_next/static|_next/image|favicon.ico|icon.svg|backup|import/|photographs/|export/|log|link).*)',
+  ],
+};

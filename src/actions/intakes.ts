@@ -6,6 +6,7 @@ import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, Version, Whole } from './rules';
 import { save } from './save';
+import { check } from './validate';
 
 export class BeginIntake {
   @FormKey() key!: string;
@@ -29,14 +30,21 @@ export class KeepIntake {
   @IsObject({ message: 'What was said could not be read.' }) data!: Record<string, unknown>;
 }
 
-export const keepIntake = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<KeepIntake, { version: number }>(context, 'keep-intake', KeepIntake, input, async (tx, form) => {
-    if (JSON.stringify(form.data).length > MOST_LETTERS)
-      return refuse('That is more than can be kept here.', 'data');
-    return (await updateIntake(tx, form.id, form.step, form.data, form.version))
-      ? done({ version: form.version + 1 })
-      : conflict('Another window has gone on with this talk. Reload to see it; nothing was overwritten.');
-  });
+/** Keeps what was said so far. Sent again under its key, it is answered again; a receipt is not needed for that. */
+export async function keepIntake(
+  { sql }: Pick<Context, 'sql'>,
+  input: unknown,
+): Promise<Result<{ version: number }>> {
+  const checked = await check(KeepIntake, input);
+  if (!checked.ok) return checked;
+  const form = checked.value;
+  if (JSON.stringify(form.data).length > MOST_LETTERS)
+    return refuse('That is more than can be kept here.', 'data');
+  const version = await updateIntake(sql, form);
+  return version === null
+    ? conflict('Another window has gone on with this talk. Reload to see it; nothing was overwritten.')
+    : done({ version });
+}
 
 const MOST_BYTES = 8_000_000;
 /** The first bytes of the kinds of picture taken, each at its place: a WebP is a RIFF file that says so further on. */

@@ -14,18 +14,20 @@ export async function readIntake(sql: Sql, id: string): Promise<Intake | null> {
 
 export const insertIntake = (sql: Sql, id: string) => sql`insert into intake (id) values (${id})`;
 
-/** Keeps what was said so far; false when another window has gone on with it. */
+/** Keeps what was said so far; the version it has now, or null when another window has gone on with it. */
 export async function updateIntake(
   sql: Sql,
-  id: string,
-  step: number,
-  data: object,
-  version: number,
-): Promise<boolean> {
-  const rows = await sql`
-    update intake set step = ${step}, data = ${sql.json(data as never)}, version = version + 1, updated_at = now()
-    where id = ${id} and version = ${version} and quilt_id is null returning id`;
-  return rows.length === 1;
+  i: { id: string; key: string; step: number; data: object; version: number },
+): Promise<number | null> {
+  const [kept] = await sql<{ version: number }[]>`
+    update intake set step = ${i.step}, data = ${sql.json(i.data as never)}, version = version + 1, updated_at = now(),
+      last_key = ${i.key}
+    where id = ${i.id} and version = ${i.version} and quilt_id is null returning version`;
+  if (kept) return kept.version;
+  // Its answer was lost: it is kept already.
+  const [before] = await sql<{ version: number }[]>`
+    select version from intake where id = ${i.id} and last_key = ${i.key} and quilt_id is null`;
+  return before?.version ?? null;
 }
 
 /** The talk has become a quilt; its photographs go with it. */

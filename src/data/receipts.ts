@@ -41,3 +41,6 @@ export function once<T extends object>(
     return answer;
   }) as Promise<T>;
 }
+
+/** Nobody sends a form again after a month. */
+export const pruneReceipts = (sql: Sql) => sql`delete from receipt where at < now() - interval '30 days'`;

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { keepIntakeAction, takeInAction } from '@/actions/server';
 import type { Problem } from '@/actions/result';
@@ -14,6 +14,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { fromForm, type Values } from '@/ui/kit/field-spec';
 import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { draftOf, useAutosave } from '@/ui/kit/use-autosave';
 import { talkPages } from './pages';
 import { Photographs } from './Photographs';
 import { PlanSketch } from './PlanSketch';
@@ -27,7 +28,10 @@ interface Said {
   cloths: ClothSaid[];
 }
 
-const AUTOSAVE_MS = 700;
+interface Kept {
+  step: number;
+  data: Record<string, unknown>;
+}
 
 /** The talk at the counter: five short pages, kept after every pause and at every step. */
 export function Talk(props: {
@@ -44,51 +48,40 @@ export function Talk(props: {
   const pages = useMemo(() => talkPages(props), [props]);
   const [step, setStep] = useState(intake.step);
   const [said, setSaid] = useState<Said>(() => beginWith(props));
-  const version = useRef(intake.version);
-  const [kept, setKept] = useState<'kept' | 'keeping' | string>('kept');
-  const dirty = useRef(false);
+  const { state, saver } = useAutosave<Kept>({
+    draftKey: `talk ${intake.id}`,
+    version: intake.version,
+    send: ({ key, version, body }) => keepIntakeAction({ key, id: intake.id, version, ...body }),
+    beacon: ({ key, version, body }) => [
+      '/take-in/keep',
+      JSON.stringify({ key, id: intake.id, version, ...body }),
+    ],
+  });
   const page = pages[step - 1]!;
-
-  // One save at a time, in order; each carries the version the one before answered.
-  const queue = useRef<Promise<void>>(Promise.resolve());
-  const keep = (at: number, what: Said) => {
-    dirty.current = false;
-    setKept('keeping');
-    queue.current = queue.current.then(async () => {
-      const data = { ...what, client: what.record.client, name: what.record.name };
-      try {
-        const r = await keepIntakeAction({
-          key: crypto.randomUUID(),
-          id: intake.id,
-          version: version.current,
-          step: at,
-          data,
-        });
-        if (r.ok) version.current = r.value.version;
-        setKept(r.ok ? 'kept' : r.problems[0]!.message);
-      } catch {
-        setKept(
-          'Not kept yet: the studio’s computer does not answer. What you typed stays here; it is kept at the next change.',
-        );
-      }
-    });
-  };
-  const later = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const put = (at: number, what: Said) =>
+    saver.put({ step: at, data: { ...what, client: what.record.client, name: what.record.name } });
+  // What was typed before the page was lost, and the server never got.
   useEffect(() => {
-    if (!dirty.current) return;
-    later.current = setTimeout(() => keep(step, said), AUTOSAVE_MS);
-    return () => clearTimeout(later.current);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a change of what was said is what asks for keeping
-  }, [said]);
+    const timer = setTimeout(() => {
+      const draft = draftOf<Kept>(`talk ${intake.id}`, intake.version);
+      if (!draft) return;
+      setSaid((now) => ({ ...now, ...(draft.data as Partial<Said>) }));
+      setStep(draft.step);
+      saver.put(draft);
+      saver.now();
+    }, 0);
+    return () => clearTimeout(timer);
+  }, [intake.id, intake.version, saver]);
   const change = (part: Partial<Said>) => {
-    dirty.current = true;
-    setSaid((s) => ({ ...s, ...part }));
+    const next = { ...said, ...part };
+    setSaid(next);
+    put(step, next);
   };
   const set = (name: string, value: Values[string]) => change({ record: { ...said.record, [name]: value } });
   const go = (to: number) => {
-    clearTimeout(later.current);
     setStep(to);
-    keep(to, said);
+    put(to, said);
+    saver.now();
     window.scrollTo(0, 0);
   };
 
@@ -97,8 +90,7 @@ export function Talk(props: {
     router.push(`/quilts/${id}/take-in`);
   });
   const finish = async () => {
-    clearTimeout(later.current);
-    await queue.current;
+    if (!(await saver.settled())) return;
     take.send({ ...asForm(said, pages), intakeId: intake.id });
   };
   const problemsOn = (i: number): Problem[] =>
@@ -111,11 +103,8 @@ export function Talk(props: {
     <div className="mx-auto max-w-[880px] px-6 pt-4 pb-10">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="flex-1 text-24">Take in: {String(said.record.name || 'a quilt')}</h1>
-        <p
-          role="status"
-          className={kept === 'kept' || kept === 'keeping' ? 'text-ink2' : 'font-medium text-madder'}
-        >
-          {kept === 'kept' ? 'kept' : kept === 'keeping' ? 'keeping …' : kept}
+        <p role="status" className={'words' in state ? 'max-w-[480px] font-medium text-madder' : 'text-ink2'}>
+          {'words' in state ? state.words : state.kind === 'keeping' ? 'keeping …' : 'kept'}
         </p>
       </div>
       <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the talk">

@@ -78,4 +78,5 @@ jest.mock(
 
 beforeEach(() => {
   jest.clearAllMocks();
+  localStorage.clear();
 });

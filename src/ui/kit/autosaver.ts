@@ -1,0 +1,148 @@
+import type { Result } from '@/actions/result';
+
+/** What is sent: the same key as long as it is the same words. */
+export interface Sent<T> {
+  key: string;
+  version: number;
+  body: T;
+}
+
+export type SaveState =
+  { kind: 'kept' } | { kind: 'keeping' } | { kind: 'waiting' | 'refused'; words: string };
+
+export interface AutosaverOptions<T> {
+  version: number;
+  send: (what: Sent<T>) => Promise<Result<{ version: number }>>;
+  newKey: () => string;
+  tell: (state: SaveState) => void;
+  /** Where what is not kept yet is laid down on this device. */
+  draft?: Pick<Storage, 'setItem' | 'removeItem'>;
+  draftKey?: string;
+  pauseMs?: number;
+  /** Pauses between tries while nobody answers, the last one again and again. */
+  retryMs?: readonly number[];
+  setTimer?: (act: () => void, ms: number) => unknown;
+  clearTimer?: (timer: never) => void;
+}
+
+const RETRY = [1000, 2000, 4000, 8000, 15_000, 30_000];
+const WAITING =
+  'Not kept yet: the studio’s computer does not answer. What you typed stays on this device and is sent again by itself.';
+
+/**
+ * Keeps what is typed: one save at a time, and what was sent keeps its key and its words until it is answered, so that
+ * a lost answer is asked for again and nothing is stored twice; only then the next words go. Tries by itself after an
+ * outage. What the server does not have yet lies in the browser's own store.
+ */
+export class Autosaver<T> {
+  private version: number;
+  private latest: T | null = null;
+  private flying: Sent<T> | null = null;
+  private busy = false;
+  private stopped = false;
+  private tries = 0;
+  private timer: unknown;
+
+  constructor(private readonly o: AutosaverOptions<T>) {
+    this.version = o.version;
+  }
+
+  /** New words; sent after a pause in typing. */
+  put(body: T): void {
+    if (this.stopped) return;
+    this.latest = body;
+    this.lay();
+    this.schedule(this.o.pauseMs ?? 700);
+  }
+
+  /** Sends now. */
+  now(): void {
+    void this.send();
+  }
+
+  /** Whether something is here that the server may not have. */
+  get unsaved(): boolean {
+    return this.flying !== null || this.latest !== null;
+  }
+
+  /** What should be sent when the page goes away: what is in flight first, then the newest. */
+  pending(): Sent<T>[] {
+    const next =
+      this.latest === null ? [] : [{ key: this.o.newKey(), version: this.next, body: this.latest }];
+    return this.flying ? [this.flying, ...next] : next;
+  }
+
+  /** Resolves when all is kept, or cannot be. */
+  async settled(): Promise<boolean> {
+    while (this.unsaved && !this.stopped && this.tries === 0) {
+      void this.send();
+      await new Promise((r) => setTimeout(r, 20));
+    }
+    return !this.unsaved;
+  }
+
+  stop(): void {
+    this.clear();
+    this.stopped = true;
+  }
+
+  private get next(): number {
+    return this.flying ? this.version + 1 : this.version;
+  }
+
+  private lay(): void {
+    const { draft, draftKey } = this.o;
+    if (!draft || !draftKey) return;
+    try {
+      if (this.latest === null && !this.flying) draft.removeItem(draftKey);
+      else
+        draft.setItem(
+          draftKey,
+          JSON.stringify({ version: this.version, body: this.latest ?? this.flying!.body }),
+        );
+    } catch {
+      // A full or forbidden store keeps nothing; the server still will.
+    }
+  }
+
+  private schedule(ms: number): void {
+    this.clear();
+    this.timer = (this.o.setTimer ?? setTimeout)(() => void this.send(), ms);
+  }
+
+  private clear(): void {
+    (this.o.clearTimer ?? (clearTimeout as (timer: never) => void))(this.timer as never);
+  }
+
+  private async send(): Promise<void> {
+    if (this.busy || this.stopped) return;
+    if (!this.flying) {
+      if (this.latest === null) return;
+      this.flying = { key: this.o.newKey(), version: this.version, body: this.latest };
+      this.latest = null;
+    }
+    this.clear();
+    this.busy = true;
+    if (this.tries === 0) this.o.tell({ kind: 'keeping' });
+    try {
+      const r = await this.o.send(this.flying);
+      this.busy = false;
+      this.tries = 0;
+      this.flying = null;
+      if (!r.ok) {
+        if (r.conflict) this.stopped = true;
+        this.o.tell({ kind: 'refused', words: r.problems[0]!.message });
+        return;
+      }
+      this.version = r.value.version;
+      this.lay();
+      if (this.latest !== null) return void this.send();
+      this.o.tell({ kind: 'kept' });
+    } catch {
+      this.busy = false;
+      const pauses = this.o.retryMs ?? RETRY;
+      this.schedule(pauses[Math.min(this.tries++, pauses.length - 1)]!);
+      this.o.tell({ kind: 'waiting', words: WAITING });
+    }
+  }
+}

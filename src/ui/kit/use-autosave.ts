@@ -1,0 +1,68 @@
+'use client';
+import { useEffect, useRef, useState } from 'react';
+import type { Result } from '@/actions/result';
+import { Autosaver, type SaveState, type Sent } from './autosaver';
+import { newKey } from './use-action-form';
+
+const storeOf = () => {
+  try {
+    return typeof window === 'undefined' ? undefined : window.localStorage;
+  } catch {
+    return undefined;
+  }
+};
+
+/** What lay on this device and the server did not get, if it goes on from the version the server has. */
+export function draftOf<T>(draftKey: string, version: number): T | null {
+  try {
+    const laid = JSON.parse(storeOf()?.getItem(draftKey) ?? 'null') as { version: number; body: T } | null;
+    return laid && laid.version >= version ? laid.body : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps what is typed by itself: after a pause, on leaving, and again after an outage. */
+export function useAutosave<T>({
+  draftKey,
+  version,
+  send,
+  beacon,
+}: {
+  draftKey: string;
+  version: number;
+  send: (what: Sent<T>) => Promise<Result<{ version: number }>>;
+  /** Where it goes when the page is left before it was sent, and as what. */
+  beacon: (what: Sent<T>) => [url: string, body: string];
+}) {
+  const [state, setState] = useState<SaveState>({ kind: 'kept' });
+  const [saver] = useState(
+    () => new Autosaver<T>({ version, send, newKey, tell: setState, draft: storeOf(), draftKey }),
+  );
+  const leaving = useRef(beacon);
+  useEffect(() => {
+    leaving.current = beacon;
+  });
+  useEffect(() => {
+    const leave = () => {
+      for (const what of saver.pending()) navigator.sendBeacon?.(...leaving.current(what));
+    };
+    const hidden = () => document.visibilityState === 'hidden' && saver.now();
+    const warn = (e: BeforeUnloadEvent) => {
+      if (saver.unsaved && !navigator.onLine) e.preventDefault();
+    };
+    const back = () => saver.now();
+    window.addEventListener('pagehide', leave);
+    window.addEventListener('beforeunload', warn);
+    window.addEventListener('online', back);
+    document.addEventListener('visibilitychange', hidden);
+    return () => {
+      saver.now();
+      window.removeEventListener('pagehide', leave);
+      window.removeEventListener('beforeunload', warn);
+      window.removeEventListener('online', back);
+      document.removeEventListener('visibilitychange', hidden);
+    };
+  }, [saver]);
+  return { state, saver };
+}
