@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import { addBobbins, updateBobbinCount } from '@/data/bobbins';
-import { readCone, takeMetres } from '@/data/cones';
+import { lockCone, readCone, takeMetres } from '@/data/cones';
 import { readMachine } from '@/data/machines';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
@@ -22,6 +22,7 @@ export class WindBobbins {
 /** Puts bobbins on the tray; what is wound here comes off the cone. */
 export const windBobbins = (context: Context, input: unknown): Promise<Result<{ metres: number }>> =>
   save<WindBobbins, { metres: number }>(context, 'wind-bobbins', WindBobbins, input, async (tx, form) => {
+    await lockCone(tx, form.coneId);
     const cone = await readCone(tx, form.coneId);
     if (!cone) return refuse('This thread is no longer on the shelf.', 'coneId');
     const m = await readMachine(tx, form.machineId);

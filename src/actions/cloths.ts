@@ -117,6 +117,7 @@ export class PutAway {
 /** Puts a cloth or ruler away, or takes it out again; quilts that use it keep it. */
 export const putAway = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<PutAway, { id: string }>(context, 'put-away', PutAway, input, async (tx, form) => {
-    await setClothArchived(tx, form.what, form.id, form.away);
-    return done({ id: form.id });
+    return (await setClothArchived(tx, form.what, form.id, form.away))
+      ? done({ id: form.id })
+      : refuse('This is not one of your own, or not here any more. Reload the page.', 'id');
   });

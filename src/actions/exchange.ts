@@ -106,8 +106,8 @@ export class UndoImport {
 export const undoImported = (
   context: Context,
   input: unknown,
-): Promise<Result<{ removed: number; putAway: number }>> =>
-  save<UndoImport, { removed: number; putAway: number }>(
+): Promise<Result<{ removed: number; putAway: number; edited: number }>> =>
+  save<UndoImport, { removed: number; putAway: number; edited: number }>(
     context,
     'undo-import',
     UndoImport,
@@ -118,6 +118,8 @@ export const undoImported = (
     },
   );
 
+/** What a spreadsheet may run: behind blanks and line breaks too, and in full width. */
+const FORMULA = /^[\s\u0000-\u001f]*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r]/;
 const fixed = (n: number | null, digits = 3) => (n === null ? '' : String(Number(n.toFixed(digits))));
 
 /** The rows of a kind as the columns of our own files. */
@@ -172,6 +174,6 @@ export async function exportCsv(sql: Sql, kind: ExchangeKind): Promise<string> {
       fields: COLUMNS[kind].map((c) => c.label),
       data: rows.map((r) => COLUMNS[kind].map((c) => r[c.id] ?? '')),
     },
-    { escapeFormulae: true, newline: '\r\n' },
+    { escapeFormulae: FORMULA, newline: '\r\n' },
   );
 }

@@ -1,10 +1,18 @@
 import 'reflect-metadata';
 import { IsObject } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
-import { deletePhotograph, insertIntake, insertPhotograph, readIntake, updateIntake } from '@/data/intakes';
+import {
+  countPhotographs,
+  insertIntake,
+  insertPhotograph,
+  readIntake,
+  setPhotographRemoved,
+  updateIntake,
+} from '@/data/intakes';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Version, Whole } from './rules';
+import { FormKey, Id, Maybe, Version, Whole, Yes } from './rules';
+import { redraw } from './redraw';
 import { save } from './save';
 import { check } from './validate';
 
@@ -47,39 +55,40 @@ export async function keepIntake(
 }
 
 const MOST_BYTES = 8_000_000;
-/** The first bytes of the kinds of picture taken, each at its place: a WebP is a RIFF file that says so further on. */
-const SIGNS: readonly { mime: string; signs: readonly { at: number; bytes: readonly number[] }[] }[] = [
-  { mime: 'image/jpeg', signs: [{ at: 0, bytes: [0xff, 0xd8, 0xff] }] },
-  { mime: 'image/png', signs: [{ at: 0, bytes: [0x89, 0x50, 0x4e, 0x47] }] },
-  {
-    mime: 'image/webp',
-    signs: [
-      { at: 0, bytes: [0x52, 0x49, 0x46, 0x46] },
-      { at: 8, bytes: [0x57, 0x45, 0x42, 0x50] },
-    ],
-  },
-];
+const MOST_IN_A_TALK = 10;
+/** What all photographs of a studio may take, GB; set by the environment. */
+const studioBytes = () => (Number(process.env.TIDY_SPOOL_PHOTOGRAPHS_GB) || 20) * 1e9;
 
-/** Keeps a photograph with a talk. Its kind is told by its own bytes, not by its name. */
+/**
+ * Keeps a photograph with a talk: decoded whole and drawn anew within bounds, so that it is a picture and nothing else,
+ * without place or camera.
+ */
 export async function addPhotograph(
-  { sql }: Context,
+  { sql }: Pick<Context, 'sql'>,
   intakeId: string,
   bytes: Uint8Array,
 ): Promise<Result<{ id: string }>> {
   if (bytes.length > MOST_BYTES)
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
-  const kind = SIGNS.find((s) => s.signs.every((x) => x.bytes.every((b, i) => bytes[x.at + i] === b)));
-  if (!kind) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
   const intake = await readIntake(sql, intakeId);
   if (!intake || intake.quiltId) return refuse('This talk is closed. Begin a new one.', 'photo');
+  const { own, bytes: all } = await countPhotographs(sql, intakeId);
+  if (own >= MOST_IN_A_TALK)
+    return refuse(`A talk keeps ${MOST_IN_A_TALK} photographs. Take one out first.`, 'photo');
+  if (all + bytes.length > studioBytes())
+    return refuse('The room for photographs is used up. Save the studio and make room.', 'photo');
+  const drawn = await redraw(bytes);
+  if (!drawn) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
   const id = uuidv7();
-  await insertPhotograph(sql, id, intakeId, kind.mime, bytes);
+  await insertPhotograph(sql, id, intakeId, 'image/jpeg', drawn);
   return done({ id });
 }
 
 export class RemovePhotograph {
   @FormKey() key!: string;
   @Id('This photograph is not known.') id!: string;
+  /** False: it is put back. */
+  @Maybe() @Yes() removed?: boolean;
 }
 
 export const removePhotograph = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
@@ -89,7 +98,8 @@ export const removePhotograph = (context: Context, input: unknown): Promise<Resu
     RemovePhotograph,
     input,
     async (tx, form) => {
-      await deletePhotograph(tx, form.id);
-      return done({ id: form.id });
+      return (await setPhotographRemoved(tx, form.id, form.removed ?? true))
+        ? done({ id: form.id })
+        : refuse('This photograph is not here any more, or belongs to a quilt by now.', 'id');
     },
   );

@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
-import { coverage, coverageProblem } from '@/core/geometry/edit';
+import { mapProblem } from '@/core/geometry/edit';
+import { MOST } from '@/core/geometry/limits';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import { letterOf } from '@/core/plan/letters';
 import { techniques } from '@/core/tables/techniques';
@@ -13,9 +14,6 @@ import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Maybe, QuiltId, Text, Version, Words } from './rules';
 import { MEANWHILE, save } from './save';
-
-const MOST_ZONES = 150;
-const MOST_POINTS = 20_000;
 
 class PlacedZone {
   @Text(60) id!: string;
@@ -32,7 +30,7 @@ export class SaveMap {
   @Version() version!: number;
   @IsArray({ message: 'The map has no zones.' })
   @ArrayMinSize(1, { message: 'A quilt has at least one zone.' })
-  @ArrayMaxSize(MOST_ZONES, { message: `At most ${MOST_ZONES} zones on a map.` })
+  @ArrayMaxSize(MOST.zones, { message: `At most ${MOST.zones} zones on a map.` })
   @ValidateNested({ each: true })
   @Type(() => PlacedZone)
   zones!: PlacedZone[];
@@ -67,9 +65,7 @@ export const saveMap = (context: Context, input: unknown): Promise<Result<{ zone
     const bad = form.zones.findIndex((z) => !soundShape(z.geometry));
     if (bad >= 0)
       return refuse(`The shape of “${form.zones[bad]!.name}” could not be read.`, `zones.${bad}.geometry`);
-    if (form.zones.flatMap((z) => z.geometry.flat(2)).length > MOST_POINTS)
-      return refuse('The shapes have more corners than can be kept. Draw them simpler.', 'zones');
-    const problem = coverageProblem(coverage(form.zones, quilt), quilt);
+    const problem = mapProblem(form.zones, quilt);
     if (problem) return refuse(problem, 'zones');
     const before = new Map((await readZones(tx, quilt.id)).map((z) => [z.id, z]));
     const [cotton] = await readFabrics(tx);

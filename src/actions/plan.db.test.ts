@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { thisContext } from './context';
 import { isSewn } from '@/core/plan/begun';
 import { minutesRange } from '@/core/hours/sum';
@@ -5,14 +6,14 @@ import { wholeSteps } from '@/core/plan/steps';
 import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
-import { readIntake } from '@/data/intakes';
+import { readIntake, readPhotographBytes, readPhotographs } from '@/data/intakes';
 import { readMachine } from '@/data/machines';
 import { readQuilt } from '@/data/quilts';
 import { testDatabase } from '@/data/test-database';
 import { readZones } from '@/data/zones';
 import { loadDemo } from '@/demo/load';
 import { calendarCsv, calendarIcs, setDays, readCalendar } from './calendar';
-import { addPhotograph, beginIntake, keepIntake } from './intakes';
+import { addPhotograph, beginIntake, keepIntake, removePhotograph } from './intakes';
 import { saveMap } from './map';
 import { fixPlan, logStep, putOnFrame, readPlan, setOrder, PRICES } from './plan';
 import { readQuiltView } from './quilt-view';
@@ -186,7 +187,37 @@ describe('the talk at the counter', () => {
       ),
     ).toEqual(['data']);
     expect(paths(await addPhotograph(thisContext(), id, Uint8Array.from([1, 2, 3, 4])))).toEqual(['photo']);
-    value(await addPhotograph(thisContext(), id, Uint8Array.from([0xff, 0xd8, 0xff, 0xe0])));
+    expect(paths(await addPhotograph(thisContext(), id, Uint8Array.from([0xff, 0xd8, 0xff, 0xe0])))).toEqual([
+      'photo',
+    ]);
+  });
+  test('a photograph is decoded whole, drawn anew without place or camera, ten to a talk, and comes back when taken out', async () => {
+    const { id } = value(await beginIntake(thisContext(), { key: key() }));
+    const picture = (format: 'jpeg' | 'png' | 'webp' | 'gif') =>
+      sharp({ create: { width: 2400, height: 300, channels: 3, background: '#446688' } })
+        .withExif({ IFD0: { Make: 'Some camera' }, IFD3: { GPSLatitude: '54/1 0/1 0/1' } })
+        .toFormat(format)
+        .toBuffer();
+    const jpeg = await picture('jpeg');
+    expect(jpeg.includes('Some camera')).toBe(true);
+    const { id: photo } = value(await addPhotograph(thisContext(), id, jpeg));
+    const kept = (await readPhotographBytes(base.sql, photo))!;
+    expect(kept.bytes.includes('Some camera')).toBe(false);
+    expect(await sharp(kept.bytes).metadata()).toMatchObject({ format: 'jpeg', width: 1600, height: 200 });
+    for (const bad of [await picture('gif'), jpeg.subarray(0, jpeg.length - 40)])
+      expect(paths(await addPhotograph(thisContext(), id, bad))).toEqual(['photo']);
+    for (const format of ['png', 'webp'] as const)
+      value(await addPhotograph(thisContext(), id, await picture(format)));
+    const small = await sharp({ create: { width: 8, height: 8, channels: 3, background: 'red' } })
+      .png()
+      .toBuffer();
+    for (let i = 3; i < 10; i++) value(await addPhotograph(thisContext(), id, small));
+    expect(paths(await addPhotograph(thisContext(), id, small))).toEqual(['photo']);
+    value(await removePhotograph(thisContext(), { key: key(), id: photo }));
+    expect(await readPhotographs(base.sql, { intakeId: id })).toHaveLength(9);
+    value(await removePhotograph(thisContext(), { key: key(), id: photo, removed: false }));
+    expect(await readPhotographs(base.sql, { intakeId: id })).toHaveLength(10);
+    expect(paths(await removePhotograph(thisContext(), { key: key(), id: key() }))).toEqual(['id']);
   });
 });
 

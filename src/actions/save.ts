@@ -43,6 +43,19 @@ export async function save<F extends { key: string }, T>(
   }
 }
 
+/** What the database refuses for everyone, in words that tell what to do. */
+const CODES: Readonly<Record<string, string>> = {
+  '23505': 'Another window stored the very same just now. Nothing was stored twice: reload to see it.',
+  '23503': 'Something this refers to is no longer here. Reload the page to see what is, and choose again.',
+  '40001': 'Two windows changed this at the same moment. Nothing was stored here: send it again.',
+  '40P01': 'Two windows changed this at the same moment. Nothing was stored here: send it again.',
+  '53100':
+    'The disk of the studio’s computer is full. Nothing was stored: make room on it, then send it again.',
+  '22021': 'This holds a letter that cannot be kept. Take it out and send it again.',
+  '22P05': 'This holds a letter that cannot be kept. Take it out and send it again.',
+  '22003': 'A number is too large to be kept.',
+};
+
 /** A refusal of the core or the database in words; anything else is a bug and is thrown on. */
 export function inWords(error: unknown, meanings: Meanings): Result<never> {
   if (error instanceof CoreError) return refuse(error.message, error.path);
@@ -50,6 +63,8 @@ export function inWords(error: unknown, meanings: Meanings): Result<never> {
   const { code, constraint_name: constraint } = (error ?? {}) as { code?: string; constraint_name?: string };
   const meant = constraint ? meanings[constraint] : undefined;
   if (meant) return refuse(meant[1], meant[0]);
+  const said = code ? CODES[code] : undefined;
+  if (said) return code === '23505' || code === '23503' ? conflict(said) : refuse(said);
   if (code === '23514' || code === '23502')
     return refuse('These values do not fit together. Check the ranges and try again.');
   throw error;

@@ -20,7 +20,6 @@ import { logTest } from './tests';
 import { askWhatIf } from './what-if';
 import { chooseWhole } from './whole-quilt';
 import { nameCloth, recolour } from './zone-cloth';
-import { importWorkroom } from './workroom-file';
 import { thisContext } from './context';
 import type { ExchangeKind } from '@/core/exchange/columns';
 
@@ -95,14 +94,10 @@ export const sewOnAction = async (input: unknown) =>
 export const setPreferencesAction = async (input: unknown) =>
   afterwards('setPreferences', () => preferences.setPreferences(thisContext(), input));
 
-export const importFileAction = async (input: unknown) =>
-  afterwards('importFile', () => exchange.importFile(thisContext(), input));
 export const undoImportAction = async (input: unknown) =>
   afterwards('undoImport', () => exchange.undoImported(thisContext(), input));
 export const importHintsAction = async (kind: ExchangeKind, header: string[]) =>
   exchange.importHints(thisContext(), kind, header);
-export const importWorkroomAction = async (input: unknown) =>
-  afterwards('importWorkroom', () => importWorkroom(thisContext(), input));
 
 export const fixPlanAction = async (input: unknown) =>
   afterwards('fixPlan', () => plans.fixPlan(thisContext(), input));

@@ -8,7 +8,8 @@ import { checkTex } from '@/core/shelf/cone';
 import { readBobbins, upsertBobbins } from '@/data/bobbins';
 import { putRow } from '@/data/columns';
 import { BATTING_FIELDS, FABRIC_FIELDS, readBattings, readFabrics } from '@/data/cloths';
-import { CONE_FIELDS, readAllCones } from '@/data/cones';
+import { CONE_FIELDS, readAllCones, setRemaining } from '@/data/cones';
+import type { Cone } from '@/data/types';
 import { MACHINE_FIELDS, readCalibrations, readMachines, upsertCalibration } from '@/data/machines';
 import { readNeedles, upsertNeedle } from '@/data/needles';
 import { readRulers, RULER_FIELDS } from '@/data/rulers';
@@ -26,7 +27,7 @@ import { Calibrate, KeepMachine, checkMachine } from './machines';
 import { KeepNeedles } from './needles';
 import { SetPreferences } from './preferences';
 import { done, type Problem, refuse, type Result } from './result';
-import { Fields, FormKey, Id, Text, Yes } from './rules';
+import { Fields, FormKey, Id, Maybe, OneOf, Text, Yes } from './rules';
 import { type Meanings, save } from './save';
 import { check } from './validate';
 
@@ -169,7 +170,22 @@ async function readDocument(text: string): Promise<Result<Document>> {
 export class ImportWorkroom {
   @FormKey() key!: string;
   @Text(20_000_000) text!: string;
+  /** What is left on cones that the file knows otherwise: as it is here, or as the file has it. */
+  @Maybe() @OneOf(['keep', 'take'], 'Keep what is here, or take what the file says.') metres?:
+    'keep' | 'take';
 }
+
+const MOST_NAMED = 5;
+
+/** Cones whose metres the file would set back or forth, here and there. */
+const differing = (here: readonly Cone[], there: readonly StoredCone[]) => {
+  const known = new Map(here.map((c) => [c.id, c]));
+  return there.flatMap((t) => {
+    const c = known.get(t.id);
+    const [a, b] = [c?.remainingM ?? null, t.remainingM ?? null];
+    return c && a !== b && (a === null || b === null || Math.abs(a - b) > 0.5) ? [{ c, a, b }] : [];
+  });
+};
 
 const MEANINGS: Meanings = {
   cone_line_colour_key: ['cones', 'A cone of the file has the line and colour of another one on the shelf.'],
@@ -219,7 +235,24 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       for (const f of doc.fabrics) await putRow(tx, 'fabric', f, FABRIC_FIELDS);
       for (const b of doc.battings) await putRow(tx, 'batting', b, BATTING_FIELDS);
       for (const r of doc.rulers) await putRow(tx, 'ruler', r, RULER_FIELDS);
-      for (const t of doc.cones)
+      const here = await readAllCones(tx);
+      const other = differing(here, doc.cones);
+      if (other.length > 0 && !form.metres) {
+        const m = (x: number | null) => (x === null ? 'not counted' : `${Math.round(x)} m`);
+        const named = other
+          .slice(0, MOST_NAMED)
+          .map(({ c, a, b }) => `${c.line} ${c.colour} (here ${m(a)}, file ${m(b)})`);
+        return refuse(
+          `The file knows other metres of ${other.length} ${other.length === 1 ? 'cone' : 'cones'}: ${named.join(', ')}${other.length > MOST_NAMED ? ' …' : ''}. Say whether they stay as they are here.`,
+          'metres',
+        );
+      }
+      const present = new Map(here.map((c) => [c.id, c]));
+      for (const t of doc.cones) {
+        const c = present.get(t.id);
+        const set = c
+          ? { remainingM: c.remainingM, remainingSource: c.remainingSource, remainingAt: c.remainingAt }
+          : null;
         await putRow(
           tx,
           'cone',
@@ -227,9 +260,14 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
             ...t,
             archivedAt: t.away ? new Date() : null,
             remainingAt: t.remainingM == null ? null : new Date(),
+            ...set,
           },
           [...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt'],
         );
+      }
+      if (form.metres === 'take')
+        for (const { c, b } of other)
+          if (b !== null) await setRemaining(tx, c.id, b, 'set', 'from a workroom file');
       for (const n of doc.needles) await upsertNeedle(tx, uuidv7(), n);
       for (const b of doc.bobbins) await upsertBobbins(tx, uuidv7(), { ...b, metresEach: b.metresEach ?? 1 });
       return done(

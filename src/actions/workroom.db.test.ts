@@ -302,11 +302,54 @@ describe('CSV in and out', () => {
       (await importHints(thisContext(), 'cones', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping,
     ).toEqual(['line', 'colour', 'hex', 'fibre', 'label']);
     const taken = value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }));
-    expect(taken).toEqual({ removed: 2, putAway: 0 });
+    expect(taken).toEqual({ removed: 2, putAway: 0, edited: 0 });
     expect(await readAllCones(base.sql)).toHaveLength(before);
     expect(await undoImported(thisContext(), { key: key(), batchId: done.batchId })).toMatchObject({
       conflict: true,
     });
+  });
+  test('what was changed by hand since stays when an import is taken back', async () => {
+    const done = value(await importFile(thisContext(), fileOf('cones', csv, { take: 'good' })));
+    await base.sql`update cone set notes = 'mine', version = version + 1 where import_id = ${done.batchId} and colour = 'Dawn'`;
+    expect(value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }))).toEqual({
+      removed: 1,
+      putAway: 0,
+      edited: 1,
+    });
+    await base.sql`delete from cone where import_id = ${done.batchId}`;
+  });
+  test('two windings of 900 m from one cone of 1 000 m: one of them is refused', async () => {
+    const [machine] = await base.sql<{ id: string }[]>`select id from machine limit 1`;
+    const { ids } = value(
+      await addCones(
+        thisContext(),
+        aLine({ line: 'One Kilometre', colours: [{ colour: 'Only', remainingM: 1000 }] }),
+      ),
+    );
+    const wind = () =>
+      windBobbins(thisContext(), {
+        key: key(),
+        coneId: ids[0],
+        machineId: machine!.id,
+        kind: 'wound',
+        count: 9,
+        metresEach: 100,
+      });
+    const both = await Promise.all([wind(), wind()]);
+    expect(both.filter((r) => r.ok)).toHaveLength(1);
+    expect(paths(both.find((r) => !r.ok)!)).toEqual(['count']);
+  });
+  test('what a spreadsheet would run goes out as plain text, behind line breaks and in full width too', async () => {
+    value(
+      await addCones(
+        thisContext(),
+        aLine({ line: 'Formula', colours: [{ colour: 'One' }], notes: '\n=HYPERLINK("x")', place: '＝1+1' }),
+      ),
+    );
+    const out = await exportCsv(base.sql, 'cones');
+    expect(out).toContain(`"'\n=HYPERLINK(""x"")"`);
+    expect(out).toContain(`'＝1+1`);
+    await base.sql`delete from cone where line = 'Formula'`;
   });
   test('what an import brought and a quilt uses is put away, not removed', async () => {
     const [zone] = await base.sql<{ id: string; quiltId: string; n: number }[]>`
@@ -326,6 +369,7 @@ describe('CSV in and out', () => {
     expect(value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }))).toEqual({
       removed: 1,
       putAway: 1,
+      edited: 0,
     });
   });
   test('formulas in cells come out as text and go in again as they were', async () => {
@@ -399,6 +443,26 @@ describe('a whole workroom', () => {
   ])('%s is refused in words', async (_, text, words) => {
     const r = await importWorkroom(thisContext(), { key: key(), text });
     expect(!r.ok && r.problems[0]!.message).toMatch(words);
+  });
+  test('metres the file knows otherwise are shown, and set only when that is chosen, through the ledger', async () => {
+    const doc = JSON.parse(JSON.stringify(await exportWorkroom(base.sql)));
+    const cone = doc.cones.find((c: { remainingM: number | null }) => c.remainingM !== null);
+    const here = cone.remainingM as number;
+    cone.remainingM = here + 700;
+    const send = (metres?: 'keep' | 'take') =>
+      importWorkroom(thisContext(), { key: key(), text: JSON.stringify(doc), ...(metres ? { metres } : {}) });
+    const asked = await send();
+    expect(paths(asked)).toEqual(['metres']);
+    expect(!asked.ok && asked.problems[0]!.message).toContain(cone.line);
+    const left = async () => (await readAllCones(base.sql)).find((c) => c.id === cone.id)!.remainingM;
+    value(await send('keep'));
+    expect(await left()).toBe(here);
+    value(await send('take'));
+    expect(await left()).toBe(here + 700);
+    expect((await readConeUses(base.sql, cone.id))[0]).toMatchObject({
+      metres: 700,
+      note: 'from a workroom file',
+    });
   });
   test('a bad entry is named by its place and nothing is stored', async () => {
     const doc = JSON.parse(JSON.stringify(await exportWorkroom(base.sql)));

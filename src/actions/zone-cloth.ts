@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { fabrics } from '@/core/tables/fabrics';
 import { insertFabric } from '@/data/cloths';
 import { readZones, recolourZone, repointCloth } from '@/data/zones';
-import { readQuilt } from '@/data/quilts';
+import { lockQuilt, readQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Hex, Id, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
@@ -35,6 +35,7 @@ export class RecolourZone {
 /** Gives the cloths of a zone the colours seen on a photograph or a swatch, and their shares of its area. */
 export const recolour = (context: Context, input: unknown): Promise<Result<{ colours: number }>> =>
   save<RecolourZone, { colours: number }>(context, 'recolour-zone', RecolourZone, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
     const zone = (await readZones(tx, form.quiltId)).find((z) => z.id === form.zoneId);
     if (!zone) return refuse(GONE, 'zoneId');
     if (zone.version !== form.version) return conflict(MEANWHILE);
@@ -72,6 +73,7 @@ export const nameCloth = (context: Context, input: unknown): Promise<Result<{ fa
     NameCloth,
     input,
     async (tx, form) => {
+      await lockQuilt(tx, form.quiltId);
       const zone = (await readZones(tx, form.quiltId)).find((z) => z.id === form.zoneId);
       const cloth = zone?.fabrics[form.position];
       if (!zone || !cloth) return refuse(GONE, 'zoneId');

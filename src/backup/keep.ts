@@ -1,4 +1,5 @@
 import { mishap } from '@/actions/mishaps';
+import { prunePhotographs } from '@/data/intakes';
 import { pruneReceipts } from '@/data/receipts';
 import { db } from '@/data/sql';
 import { copyPlan, keepCopies } from './copies';
@@ -12,7 +13,7 @@ export function startKeeping(): void {
   const url = process.env.DATABASE_URL;
   if (!url) return;
   const look = () =>
-    pruneReceipts(db())
+    Promise.all([pruneReceipts(db()), prunePhotographs(db())])
       .then(() => plan && keepCopies(db(), url, plan, new Date()))
       .catch((error: unknown) => mishap('keeping', error));
   setTimeout(look, FIRST_AFTER_MS).unref();

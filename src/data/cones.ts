@@ -41,6 +41,9 @@ export const readConesOf = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<C
     where z.quilt_id = ${quiltId})
   order by line, colour`;
 
+/** Holds a cone until the transaction ends, so that two at once follow each other. */
+export const lockCone = (sql: Sql, id: string) => sql`select 1 from cone where id = ${id} for update`;
+
 /** Every cone, put away or not. */
 export const readAllCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} order by line, colour, id`;

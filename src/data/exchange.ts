@@ -75,29 +75,34 @@ export async function readKeys(sql: Sql, kind: ExchangeKind): Promise<Set<string
   return new Set(rows.map((r) => r.key));
 }
 
-/** Takes an import back: what nothing uses is removed, what something uses is put away. */
-export async function undoImport(sql: Sql, id: string): Promise<{ removed: number; putAway: number } | null> {
+/** Takes an import back: what nothing uses is removed, what something uses is put away, what was edited since stays. */
+export async function undoImport(
+  sql: Sql,
+  id: string,
+): Promise<{ removed: number; putAway: number; edited: number } | null> {
   const [batch] = await sql<{ kind: ExchangeKind }[]>`
     update import_batch set undone_at = now() where id = ${id} and undone_at is null returning kind`;
   if (!batch) return null;
   const removed = await REMOVE_UNUSED[batch.kind](sql, id);
-  const away =
-    batch.kind === 'needles'
-      ? { count: 0 }
-      : await sql`update ${sql(TABLE[batch.kind])} set archived_at = now() where import_id = ${id} and archived_at is null`;
-  return { removed: removed.count, putAway: away.count };
+  if (batch.kind === 'needles') return { removed: removed.count, putAway: 0, edited: 0 };
+  const table = TABLE[batch.kind];
+  const away = await sql`
+    update ${sql(table)} set archived_at = now() where import_id = ${id} and archived_at is null and version = 1`;
+  const [left] = await sql<{ n: number }[]>`
+    select count(*)::int as n from ${sql(table)} where import_id = ${id} and archived_at is null`;
+  return { removed: removed.count, putAway: away.count, edited: left!.n };
 }
 
 const REMOVE_UNUSED: Record<ExchangeKind, (sql: Sql, id: string) => PromiseLike<{ count: number }>> = {
   cones: (sql, id) => sql`
-    delete from cone t where import_id = ${id}
+    delete from cone t where import_id = ${id} and version = 1
       and not exists (select 1 from setup s where s.top_id = t.id or s.bobbin_id = t.id)
       and not exists (select 1 from bobbin_stock b where b.cone_id = t.id)
       and not exists (select 1 from cone_use u where u.cone_id = t.id)`,
   battings: (sql, id) => sql`
-    delete from batting b where import_id = ${id} and not exists (select 1 from quilt q where q.batting_id = b.id)`,
+    delete from batting b where import_id = ${id} and version = 1 and not exists (select 1 from quilt q where q.batting_id = b.id)`,
   fabrics: (sql, id) => sql`
-    delete from fabric f where import_id = ${id}
+    delete from fabric f where import_id = ${id} and version = 1
       and not exists (select 1 from quilt q where q.backing_id = f.id)
       and not exists (select 1 from zone_fabric z where z.fabric_id = f.id)`,
   needles: (sql, id) => sql`delete from needle where import_id = ${id}`,

@@ -50,8 +50,10 @@ export const readPhotographs = (
   'intakeId' in of
     ? sql<
         Photograph[]
-      >`select id, taken_at from photograph where intake_id = ${of.intakeId} order by taken_at`
-    : sql<Photograph[]>`select id, taken_at from photograph where quilt_id = ${of.quiltId} order by taken_at`;
+      >`select id, taken_at from photograph where intake_id = ${of.intakeId} and removed_at is null order by taken_at`
+    : sql<
+        Photograph[]
+      >`select id, taken_at from photograph where quilt_id = ${of.quiltId} and removed_at is null order by taken_at`;
 
 export async function readPhotographBytes(
   sql: Sql,
@@ -72,5 +74,21 @@ export const insertPhotograph = (
 ) => sql`
   insert into photograph (id, intake_id, mime, bytes) values (${id}, ${intakeId}, ${mime}, ${Buffer.from(bytes)})`;
 
-export const deletePhotograph = (sql: Sql, id: string) =>
-  sql`delete from photograph where id = ${id} and quilt_id is null`;
+/** Takes a photograph out of its talk, or puts it back; false when it is not one of an open talk. */
+export async function setPhotographRemoved(sql: Sql, id: string, removed: boolean): Promise<boolean> {
+  const rows = await sql`
+    update photograph set removed_at = ${removed ? new Date() : null} where id = ${id} and quilt_id is null returning id`;
+  return rows.length === 1;
+}
+
+/** Those taken out a week ago go. */
+export const prunePhotographs = (sql: Sql) =>
+  sql`delete from photograph where removed_at < now() - interval '7 days'`;
+
+/** How many photographs a talk has, and how many bytes all of them take. */
+export async function countPhotographs(sql: Sql, intakeId: string): Promise<{ own: number; bytes: number }> {
+  const [row] = await sql<{ own: number; bytes: number }[]>`
+    select count(*) filter (where intake_id = ${intakeId} and removed_at is null)::int as own,
+           coalesce(sum(octet_length(bytes)), 0)::float8 as bytes from photograph`;
+  return row!;
+}

@@ -1,5 +1,6 @@
 import polygonClipping from 'polygon-clipping';
-import { CoreError } from '../notes';
+import { attempt, CoreError } from '../notes';
+import { checkMap } from './limits';
 import { areaOf, boundsOf, type MultiPolygon, type Polygon, rect, type Ring, type XY } from './polygon';
 
 /** A zone as the map editor moves it. */
@@ -172,6 +173,15 @@ export function coverage(
     holeIn2: Math.max(0, whole - inside),
     beyondIn2: Math.max(0, all - inside),
   };
+}
+
+/** What is wrong with a map, in words: more than a map takes, tangled, or not covering its quilt once; else null. */
+export function mapProblem(
+  zones: readonly Pick<MapZone, 'geometry'>[],
+  quilt: { widthIn: number; lengthIn: number },
+): string | null {
+  const refused = attempt(() => (checkMap(zones), null));
+  return typeof refused === 'string' ? refused : coverageProblem(coverage(zones, quilt), quilt);
 }
 
 /** What is said of a map that does not cover its quilt; null when it does, to a twentieth of a square inch and a thousandth of its area. */

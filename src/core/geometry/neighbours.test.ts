@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { blocks, corners, frame, lantern, strips, without } from '../plan/shapes';
 import { neighbourDensities } from '../density/neighbours';
-import { seamsOf, sharedEdgeIn } from './neighbours';
+import { seamsOf } from './neighbours';
 import { type MultiPolygon, rect } from './polygon';
 
 const box = (x: number, y: number, w: number, h: number): MultiPolygon => [[rect(x, y, w, h)]];
@@ -18,6 +18,12 @@ test.each([
   expect(sharedEdgeIn(a, b)).toBeCloseTo(length, 6);
   expect(sharedEdgeIn(b, a)).toBeCloseTo(length, 6);
 });
+
+const sharedEdgeIn = (a: MultiPolygon, b: MultiPolygon) =>
+  seamsOf([
+    { id: 'a', geometry: a },
+    { id: 'b', geometry: b },
+  ])[0]?.lengthIn ?? 0;
 
 test('a frame shares its inner edge with what it holds', () => {
   expect(sharedEdgeIn(frame(0, 0, 40, 40, 5), box(5, 5, 30, 30))).toBeCloseTo(120, 6);

@@ -1,4 +1,5 @@
-import { boundsOf, type MultiPolygon, type XY } from './polygon';
+import Flatbush from 'flatbush';
+import type { MultiPolygon, XY } from './polygon';
 
 /** Edges closer than this count as one, inches: seams are not drawn finer. */
 const NEAR_IN = 0.05;
@@ -25,26 +26,8 @@ function overlap([a, b]: Edge, [c, d]: Edge): Edge | null {
   return to > from ? [at(from), at(to)] : null;
 }
 
-/** The seam two zones share, as straight pieces; none when they only touch at corners or not at all. */
-export function sharedEdges(a: MultiPolygon, b: MultiPolygon): Edge[] {
-  if (a.length === 0 || b.length === 0) return [];
-  const [p, q] = [boundsOf(a), boundsOf(b)];
-  if (p.x0 > q.x1 + NEAR_IN || q.x0 > p.x1 + NEAR_IN || p.y0 > q.y1 + NEAR_IN || q.y0 > p.y1 + NEAR_IN)
-    return [];
-  const others = edgesOf(b);
-  return edgesOf(a).flatMap((e) =>
-    others.flatMap((o) => {
-      const piece = overlap(e, o);
-      return piece ? [piece] : [];
-    }),
-  );
-}
-
 const lengthOf = (edges: readonly Edge[]) =>
   edges.reduce((sum, [p, q]) => sum + Math.hypot(q[0] - p[0], q[1] - p[1]), 0);
-
-/** Length of seam two zones share, inches. */
-export const sharedEdgeIn = (a: MultiPolygon, b: MultiPolygon): number => lengthOf(sharedEdges(a, b));
 
 export interface Seam {
   a: string;
@@ -54,13 +37,35 @@ export interface Seam {
   edges: Edge[];
 }
 
-/** Every pair of zones that share a seam, with its length. */
+/** Every pair of zones that share a seam, with its length; edges near each other are found by an index (n log n). */
 export function seamsOf(zones: readonly { id: string; geometry: MultiPolygon }[]): Seam[] {
-  return zones.flatMap((a, i) =>
-    zones.slice(i + 1).flatMap((b) => {
-      const edges = sharedEdges(a.geometry, b.geometry);
-      const lengthIn = lengthOf(edges);
-      return lengthIn >= LEAST_IN ? [{ a: a.id, b: b.id, lengthIn, edges }] : [];
-    }),
-  );
+  const edges = zones.flatMap((z, zone) => edgesOf(z.geometry).map((edge) => ({ zone, edge })));
+  if (edges.length === 0) return [];
+  const box = ([[ax, ay], [bx, by]]: Edge) =>
+    [
+      Math.min(ax, bx) - NEAR_IN,
+      Math.min(ay, by) - NEAR_IN,
+      Math.max(ax, bx) + NEAR_IN,
+      Math.max(ay, by) + NEAR_IN,
+    ] as const;
+  const index = new Flatbush(edges.length);
+  for (const { edge } of edges) index.add(...box(edge));
+  index.finish();
+  const shared = new Map<number, Edge[]>();
+  for (const { zone, edge } of edges)
+    for (const j of index.search(...box(edge), (k) => edges[k]!.zone > zone)) {
+      const piece = overlap(edge, edges[j]!.edge);
+      if (!piece) continue;
+      const pair = zone * zones.length + edges[j]!.zone;
+      const pieces = shared.get(pair);
+      if (pieces) pieces.push(piece);
+      else shared.set(pair, [piece]);
+    }
+  return [...shared]
+    .sort(([p], [q]) => p - q)
+    .flatMap(([pair, pieces]) => {
+      const lengthIn = lengthOf(pieces);
+      const [a, b] = [zones[Math.floor(pair / zones.length)]!, zones[pair % zones.length]!];
+      return lengthIn >= LEAST_IN ? [{ a: a.id, b: b.id, lengthIn, edges: pieces }] : [];
+    });
 }

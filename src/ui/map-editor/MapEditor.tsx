@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { saveMapAction } from '@/actions/server';
-import { coverage, coverageProblem, cutZone, drawZone, mergeZones, repeatShape } from '@/core/geometry/edit';
+import { cutZone, drawZone, mapProblem, mergeZones, repeatShape } from '@/core/geometry/edit';
 import { areaOf, boundsOf, edgeLength, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { CoreError } from '@/core/notes';
 import { letterOf } from '@/core/plan/letters';
@@ -45,7 +45,7 @@ export function MapEditor({
   const [repeating, setRepeating] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const zones = moving ?? history.now;
-  const problem = useMemo(() => coverageProblem(coverage(history.now, quilt), quilt), [history.now, quilt]);
+  const problem = useMemo(() => mapProblem(history.now, quilt), [history.now, quilt]);
   const { send, pending, problems } = useActionForm(saveMapAction, ({ zones: n }) => {
     toast(`The map is kept: ${n} zones.`);
     router.push(`/quilts/${quilt.id}/take-in`);

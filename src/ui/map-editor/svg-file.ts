@@ -1,5 +1,7 @@
 import svgpath from 'svgpath';
 import type { MapZone } from '@/core/geometry/edit';
+import { checkMap, MOST } from '@/core/geometry/limits';
+import { attempt } from '@/core/notes';
 import { edgeLength, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { zonePath } from '@/ui/quilt-map/outline';
 
@@ -36,7 +38,10 @@ export function svgToZones(source: string, quilt: { widthIn: number; lengthIn: n
     return 'This file does not say how large it is (viewBox).';
   const fit = ([x, y]: XY): XY => [((x - vx!) / vw) * quilt.widthIn, ((y - vy!) / vh) * quilt.lengthIn];
   const zones: MapZone[] = [];
-  for (const el of root.querySelectorAll('path, polygon, rect')) {
+  const shapes = root.querySelectorAll('path, polygon, rect');
+  if (shapes.length > MOST.zones)
+    return `This file has ${shapes.length} shapes; a map takes ${MOST.zones} zones. Join those that are sewn alike.`;
+  for (const el of shapes) {
     const d = pathOf(el);
     if (!d) continue;
     const geometry: MultiPolygon = ringsOf(d).map((ring) => [ring.map(fit)]);
@@ -45,7 +50,9 @@ export function svgToZones(source: string, quilt: { widthIn: number; lengthIn: n
     const name = el.querySelector('title')?.textContent?.trim() || el.getAttribute('id') || `Zone ${n + 1}`;
     zones.push({ id: `new-svg-${n}`, letter: '', name: name.slice(0, 120), geometry });
   }
-  return zones.length === 0 ? 'No closed shapes were found: paths, polygons or rectangles.' : zones;
+  if (zones.length === 0) return 'No closed shapes were found: paths, polygons or rectangles.';
+  const refused = attempt(() => (checkMap(zones), null));
+  return typeof refused === 'string' ? refused : zones;
 }
 
 function pathOf(el: Element): string | null {

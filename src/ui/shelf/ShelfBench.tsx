@@ -10,7 +10,7 @@ import type { Cone } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { numberOf } from '@/ui/kit/number-of';
-import { useActionForm } from '@/ui/kit/use-action-form';
+import { newKey, useActionForm } from '@/ui/kit/use-action-form';
 import { ALL, NO_FILTER, shelve, type ShelfFilter } from './filter';
 import { unpackCones } from './packed';
 import { ShelfRows } from './ShelfRows';
@@ -48,7 +48,14 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: string; lowM: number;
       return next;
     });
   const archive = useActionForm(editManyAction, ({ count }) => {
-    toast(`${count} ${filter.away ? 'taken out again' : 'put away'}.`);
+    const ids = [...picked];
+    const undo = () =>
+      void editManyAction({ key: newKey(), ids, archive: filter.away ? 'away' : 'back' }).then((r) =>
+        toast(r.ok ? 'As it was.' : r.problems[0]!.message),
+      );
+    toast(`${count} ${filter.away ? 'taken out again' : 'put away'}.`, {
+      action: { label: 'Undo', onClick: undo },
+    });
     setPicked(new Set());
   });
   const opened = cones.find((c) => c.id === openId);

@@ -5,6 +5,8 @@ import { removePhotographAction } from '@/actions/server';
 import type { Result } from '@/actions/result';
 import { CoreError } from '@/core/notes';
 import { checkPhoto, HEAD_BYTES } from '@/core/photo/check-photo';
+import { toast } from '@/ui/kit/toast';
+import { newKey, unanswered } from '@/ui/kit/use-action-form';
 
 /** Longest side kept, px: enough to see a stain or a pocket. */
 const LONGEST = 1600;
@@ -14,10 +16,10 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
   const [ids, setIds] = useState(first);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const add = async (files: FileList | null) => {
+  const add = async (files: readonly File[]) => {
     setProblem(null);
     setBusy(true);
-    for (const file of files ?? []) {
+    for (const file of files) {
       try {
         const body = await smaller(file);
         const r = (await (
@@ -27,12 +29,28 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
         else setProblem(r.problems[0]!.message);
       } catch (error) {
         setProblem(
-          error instanceof CoreError ? error.message : `“${file.name}” cannot be read as a photograph.`,
+          error instanceof CoreError
+            ? error.message
+            : error instanceof TypeError
+              ? `“${file.name}” did not arrive: the studio’s computer does not answer. Choose it again in a moment.`
+              : `“${file.name}” cannot be read as a photograph.`,
         );
       }
     }
     setBusy(false);
   };
+  const put = (id: string, removed: boolean) =>
+    removePhotographAction({ key: newKey(), id, removed })
+      .then((r) => {
+        if (!r.ok) return setProblem(r.problems[0]!.message);
+        setIds((now) => (removed ? now.filter((x) => x !== id) : [...now, id]));
+        if (removed)
+          toast('The photograph is taken out.', {
+            action: { label: 'Undo', onClick: () => void put(id, false) },
+          });
+      })
+      .catch((error: unknown) => setProblem(unanswered(error).message));
+  const remove = (id: string) => void put(id, true);
   return (
     <fieldset className="mt-5">
       <legend className="text-[17px] font-semibold">Photographs</legend>
@@ -44,11 +62,7 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
             <button
               type="button"
               aria-label={`Remove photograph ${i + 1}`}
-              onClick={() =>
-                void removePhotographAction({ key: crypto.randomUUID(), id }).then(
-                  (r) => r.ok && setIds(ids.filter((x) => x !== id)),
-                )
-              }
+              onClick={() => remove(id)}
               className="absolute right-0 bottom-0 grid size-11 place-items-center border bg-cloth"
             >
               <Trash2 size={18} aria-hidden />
@@ -67,7 +81,10 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
               multiple
               className="sr-only"
               aria-label="Add photographs"
-              onChange={(e) => void add(e.target.files)}
+              onChange={(e) => {
+                void add(e.target.files ? [...e.target.files] : []);
+                e.target.value = '';
+              }}
             />
           </label>
         </li>

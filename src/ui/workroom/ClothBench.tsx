@@ -1,18 +1,17 @@
 'use client';
 import { useState } from 'react';
-import { toast } from '@/ui/kit/toast';
-import { keepBattingAction, keepFabricAction, putAwayAction } from '@/actions/server';
+import { keepBattingAction, keepFabricAction } from '@/actions/server';
 import { BATTING, FABRIC } from '@/core/fields/cloth';
 import { usualValues } from '@/core/fields/stored';
 import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import { lengthText } from '@/core/units/length-text';
 import type { Preferences, StudioBatting, StudioFabric } from '@/data/types';
+import { usePutAway } from './use-put-away';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { formFields } from '@/ui/kit/form-fields';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
-import { useActionForm } from '@/ui/kit/use-action-form';
 
 const FABRIC_FORM = formFields(FABRIC);
 const BATTING_FORM = formFields(BATTING);
@@ -29,8 +28,7 @@ export function ClothBench({
 }) {
   const [fabric, setFabric] = useState<StudioFabric | 'new' | null>(null);
   const [batting, setBatting] = useState<StudioBatting | 'new' | null>(null);
-  const away = useActionForm(putAwayAction, () => toast('Put away. Quilts that use it keep it.'));
-  const put = (what: 'fabric' | 'batting', id: string) => away.send({ id, what, away: true });
+  const put = usePutAway();
   return (
     <div className="mt-4 grid gap-x-10 gap-y-8 lg:grid-cols-2">
       <section aria-label="Battings">
@@ -63,7 +61,7 @@ export function ClothBench({
                       <Acts
                         name={b.name}
                         onChange={() => setBatting(b)}
-                        onAway={() => put('batting', b.id)}
+                        onAway={() => put('batting', b.id, b.name)}
                       />
                     )}
                   </td>
@@ -108,7 +106,11 @@ export function ClothBench({
                   <td className="pr-3">{kind.keepsHoles} of 3</td>
                   <td className="text-right whitespace-nowrap">
                     {!f.shipped && (
-                      <Acts name={f.name} onChange={() => setFabric(f)} onAway={() => put('fabric', f.id)} />
+                      <Acts
+                        name={f.name}
+                        onChange={() => setFabric(f)}
+                        onAway={() => put('fabric', f.id, f.name)}
+                      />
                     )}
                   </td>
                 </tr>

@@ -2,8 +2,9 @@
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { importWorkroomAction } from '@/actions/server';
+import { sendFile } from '@/ui/kit/send-file';
 import { EXCHANGE_KINDS, type ExchangeKind } from '@/core/exchange/columns';
+import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { ImportPreview } from './ImportPreview';
@@ -16,13 +17,16 @@ export const KIND_LABEL: Record<ExchangeKind, string> = {
   needles: 'Needles',
 };
 
+const sendWorkroom = sendFile<Record<string, number>>('/import/workroom');
+
 /** What the studio owns, out to files and in from them. */
 export function FilesBench() {
   const [kind, setKind] = useState<ExchangeKind>('cones');
   const [file, setFile] = useState<CsvFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [over, setOver] = useState(false);
-  const room = useActionForm(importWorkroomAction, (n: Record<string, number>) =>
+  const [roomText, setRoomText] = useState('');
+  const room = useActionForm(sendWorkroom, (n: Record<string, number>) =>
     toast(`The workroom is in: ${n.cones} cones, ${n.machines} machines, ${n.needles} kinds of needle.`),
   );
   const take = async (f: File | undefined) => {
@@ -129,15 +133,32 @@ export function FilesBench() {
           onChange={async (e) => {
             const f = e.target.files?.[0];
             e.target.value = '';
-            if (f) room.send({ text: await f.text() });
+            if (!f) return;
+            const text = await f.text();
+            setRoomText(text);
+            room.send({ text });
           }}
         />
+        {room.problems.some((p) => p.path === 'metres') && (
+          <div className="mt-2 flex flex-wrap gap-3">
+            <Button
+              look="act"
+              disabled={room.pending}
+              onClick={() => room.send({ text: roomText, metres: 'keep' })}
+            >
+              Keep the metres as they are here
+            </Button>
+            <Button disabled={room.pending} onClick={() => room.send({ text: roomText, metres: 'take' })}>
+              Take the file’s metres
+            </Button>
+          </div>
+        )}
         {room.pending && <p className="mt-1 text-ink2">Reading …</p>}
         <div className="mt-2">
           <Problems
             problems={room.problems.map((p) => ({
               path: '',
-              message: p.path ? `${p.path}: ${p.message}` : p.message,
+              message: p.path && p.path !== 'metres' ? `${p.path}: ${p.message}` : p.message,
             }))}
           />
         </div>

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { importFileAction, importHintsAction, undoImportAction } from '@/actions/server';
+import { importHintsAction, undoImportAction } from '@/actions/server';
 import {
   COLUMNS,
   type ExchangeKind,
@@ -11,10 +11,14 @@ import {
   missingColumns,
 } from '@/core/exchange/columns';
 import { type CellProblem, columnLabel, readRow, rowKey } from '@/core/exchange/read-row';
+import type { Imported } from '@/actions/exchange';
+import { sendFile } from '@/ui/kit/send-file';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { newKey, useActionForm } from '@/ui/kit/use-action-form';
 import type { CsvFile } from './read-csv';
+
+const sendRows = sendFile<Imported>('/import/rows');
 
 interface Judged {
   row: number;
@@ -61,7 +65,7 @@ export function ImportPreview({
   const bad = judged.filter((j) => j.problems.some((p) => p.severity === 'error'));
   const flagged = judged.filter((j) => j.problems.length > 0 && !bad.includes(j));
   const good = file.rows.length - bad.length;
-  const { send, pending, problems } = useActionForm(importFileAction, (done) => {
+  const { send, pending, problems } = useActionForm(sendRows, (done) => {
     toast(`${done.stored} stored${done.left > 0 ? `, ${done.left} left out` : ''}.`, {
       duration: 20_000,
       action: {
@@ -70,7 +74,7 @@ export function ImportPreview({
           void undoImportAction({ key: newKey(), batchId: done.batchId }).then((r) =>
             toast(
               r.ok
-                ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}.`
+                ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}${r.value.edited > 0 ? `; ${r.value.edited} were changed by hand since and stay` : ''}.`
                 : r.problems[0]!.message,
             ),
           ),

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { keepRulerAction, putAwayAction } from '@/actions/server';
+import { keepRulerAction } from '@/actions/server';
 import { RULER_SHAPE_LABEL } from '@/core/fields/lists';
 import { RULER } from '@/core/fields/ruler';
 import { usualValues } from '@/core/fields/stored';
@@ -11,15 +11,15 @@ import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { formFields } from '@/ui/kit/form-fields';
+import { usePutAway } from './use-put-away';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
-import { useActionForm } from '@/ui/kit/use-action-form';
 
 const FORM = formFields(RULER);
 
 /** Rulers, each checked against the machine's ruler foot. */
 export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
   const [editing, setEditing] = useState<Ruler | 'new' | null>(null);
-  const away = useActionForm(putAwayAction, () => {});
+  const putAway = usePutAway();
   const withRulerFoot = machines.filter((m) => m.feet.includes('ruler'));
   const add = (
     <Button look="act" onClick={() => setEditing('new')}>
@@ -87,7 +87,7 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
                     type="button"
                     className="min-h-11 px-2 text-indigo hover:underline"
                     aria-label={`Put ${r.name} away`}
-                    onClick={() => away.send({ id: r.id, what: 'ruler', away: true })}
+                    onClick={() => putAway('ruler', r.id, r.name)}
                   >
                     Put away
                   </button>

@@ -6,6 +6,16 @@ import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { FilesBench } from './FilesBench';
 import { readCsv } from './read-csv';
 
+jest.mock('@/ui/kit/send-file', () => {
+  const doors: Record<string, jest.Mock> = {};
+  return {
+    doors,
+    sendFile: (url: string) => (doors[url] ??= jest.fn(() => Promise.resolve({ ok: true, value: {} }))),
+  };
+});
+const { doors } = jest.requireMock<{ doors: Record<string, jest.Mock> }>('@/ui/kit/send-file');
+const sends = { rows: doors['/import/rows']!, workroom: doors['/import/workroom']! };
+
 const csv = (text: string | Uint8Array, name = 'cones.csv') => {
   const bytes = typeof text === 'string' ? new TextEncoder().encode(text) : text;
   const file = new File([bytes as BlobPart], name, { type: 'text/csv' });
@@ -52,15 +62,15 @@ describe('in from a file', () => {
   test('nothing is stored until it has been seen', async () => {
     await give(GOOD);
     expect(await screen.findByText('2 good')).toBeInTheDocument();
-    expect(actions.importFileAction).not.toHaveBeenCalled();
+    expect(sends.rows).not.toHaveBeenCalled();
     await userEvent.click(screen.getByRole('button', { name: 'Store all 2' }));
-    expect(lastSent(actions.importFileAction)).toMatchObject({
+    expect(lastSent(sends.rows)).toMatchObject({
       kind: 'cones',
       fileName: 'cones.csv',
       take: 'all',
       decimal: '.',
     });
-    expect(lastSent(actions.importFileAction).rows).toHaveLength(2);
+    expect(lastSent(sends.rows).rows).toHaveLength(2);
   });
   test('a row with a problem is named by row and column; the good ones can be stored', async () => {
     await give(`${GOOD}Skerry Poly,Rust,thick,polyester-filament\n`);
@@ -68,7 +78,7 @@ describe('in from a file', () => {
     const problems = screen.getByRole('list', { name: 'Problems by row and column' });
     expect(problems).toHaveTextContent(/row 4/);
     await userEvent.click(screen.getByRole('button', { name: 'Store the 2 good ones' }));
-    expect(lastSent(actions.importFileAction)).toMatchObject({ take: 'good' });
+    expect(lastSent(sends.rows)).toMatchObject({ take: 'good' });
   });
   test('the same cone twice in the file is pointed out', async () => {
     await give(`${GOOD}skerry poly,KELP,Tex 27,polyester-filament\n`);
@@ -95,7 +105,7 @@ describe('in from a file', () => {
   });
   test('what the server refuses is said, and the preview stays', async () => {
     await give(GOOD);
-    refuseNext(actions.importFileAction, '', 'The shelf changed meanwhile. Look again.');
+    refuseNext(sends.rows, '', 'The shelf changed meanwhile. Look again.');
     await userEvent.click(await screen.findByRole('button', { name: 'Store all 2' }));
     expect(await screen.findByText('The shelf changed meanwhile. Look again.')).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'Store all 2' })).toBeInTheDocument();
@@ -110,7 +120,7 @@ describe('in from a file', () => {
     await give(GOOD);
     await userEvent.click(await screen.findByRole('button', { name: 'Leave it' }));
     expect(screen.queryByText('2 good')).not.toBeInTheDocument();
-    expect(actions.importFileAction).not.toHaveBeenCalled();
+    expect(sends.rows).not.toHaveBeenCalled();
   });
 });
 
@@ -132,13 +142,11 @@ describe('out to files, and a whole workroom', () => {
   });
   test('a workroom goes in as its text; a refusal says where', async () => {
     render(<FilesBench />);
-    refuseNext(actions.importWorkroomAction, 'threads.3.tex', 'Tex must lie between 1 and 1000.');
+    refuseNext(sends.workroom, 'threads.3.tex', 'Tex must lie between 1 and 1000.');
     const file = new File(['{"threads":[]}'], 'workroom.json', { type: 'application/json' });
     Object.assign(file, { text: () => Promise.resolve('{"threads":[]}') });
     await userEvent.upload(screen.getByLabelText('Workroom file'), file);
-    await waitFor(() =>
-      expect(lastSent(actions.importWorkroomAction)).toMatchObject({ text: '{"threads":[]}' }),
-    );
+    await waitFor(() => expect(lastSent(sends.workroom)).toMatchObject({ text: '{"threads":[]}' }));
     expect(await screen.findByText('threads.3.tex: Tex must lie between 1 and 1000.')).toBeInTheDocument();
   });
 });

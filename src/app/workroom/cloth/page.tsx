@@ -1,15 +1,22 @@
-import { readBattings, readFabrics } from '@/data/cloths';
+import { readBattings, readFabrics, readPutAway } from '@/data/cloths';
 import { db } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
+import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { ClothBench } from '@/ui/workroom/ClothBench';
 
 export const metadata = { title: 'Cloth and batting' };
 
 export default async function ClothPage() {
-  const [fabrics, battings, preferences] = await Promise.all([
+  const [fabrics, battings, preferences, away] = await Promise.all([
     readFabrics(db()),
     readBattings(db()),
     readPreferences(db()),
+    readPutAway(db()),
   ]);
-  return <ClothBench fabrics={fabrics} battings={battings} units={preferences?.units ?? 'inch'} />;
+  return (
+    <>
+      <ClothBench fabrics={fabrics} battings={battings} units={preferences?.units ?? 'inch'} />
+      <PutAwayList away={away.filter((x) => x.what !== 'ruler')} />
+    </>
+  );
 }

@@ -1,0 +1,42 @@
+'use client';
+import { formatDistanceToNow } from 'date-fns';
+import { putAwayAction } from '@/actions/server';
+import { Button } from '@/ui/kit/Button';
+import { toast } from '@/ui/kit/toast';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import type { AwayKind } from './use-put-away';
+
+/** What is put away, each with the way back. */
+export function PutAwayList({
+  away,
+}: {
+  away: readonly { what: AwayKind; id: string; name: string; at: Date }[];
+}) {
+  const back = useActionForm(putAwayAction, () => toast('It is out again.'));
+  if (away.length === 0) return null;
+  return (
+    <details className="mt-8 border-t-2 border-ink pt-2">
+      <summary className="min-h-11 cursor-pointer text-20 font-semibold">Put away ({away.length})</summary>
+      <ul className="max-w-[720px]">
+        {away.map((x) => (
+          <li key={x.id} className="flex min-h-12 items-center gap-4 border-b">
+            <span className="flex-1">
+              {x.name}{' '}
+              <span className="text-ink2">
+                · {x.what}, {formatDistanceToNow(x.at)} ago
+              </span>
+            </span>
+            <Button
+              look="quiet"
+              disabled={back.pending}
+              aria-label={`Bring ${x.name} back`}
+              onClick={() => back.send({ id: x.id, what: x.what, away: false })}
+            >
+              Bring back
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
