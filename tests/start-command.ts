@@ -28,6 +28,7 @@ export async function start(env: Record<string, string>) {
     ready: await ready,
     seconds: (Date.now() - began) / 1000,
     said: () => out,
+    pid: child.pid!,
     stop: async () => {
       process.kill(-child.pid!, 'SIGINT');
       return ended;

@@ -17,6 +17,7 @@ import { insertImport, readKeys, readMapping, rememberMapping, undoImport } from
 import { readNeedles } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
+import { unreadable } from './readable';
 import { conflict, done, refuse, type Result } from './result';
 import { EachText, FormKey, Id, OneOf, Text } from './rules';
 import { save } from './save';
@@ -93,7 +94,8 @@ const isHeader = (header: unknown): header is string[] =>
 
 /** How a file with this header was mapped last time, and which keys the studio already has. */
 export async function importHints({ sql }: Context, kind: ExchangeKind, header: readonly string[]) {
-  if (!EXCHANGE_KINDS.includes(kind) || !isHeader(header)) return { mapping: null, keys: [] };
+  if (!EXCHANGE_KINDS.includes(kind) || !isHeader(header) || unreadable(header))
+    return { mapping: null, keys: [] };
   const [mapping, keys] = await Promise.all([readMapping(sql, kind, headerKey(header)), readKeys(sql, kind)]);
   return { mapping: mapping?.length === header.length ? mapping : null, keys: [...keys] };
 }

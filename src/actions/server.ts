@@ -59,7 +59,7 @@ export const countConeAction = async (input: unknown) =>
   afterwards('countCone', () => cones.countCone(thisContext(), input));
 export const editManyAction = async (input: unknown) =>
   afterwards('editMany', () => cones.editMany(thisContext(), input));
-export const readConeUsesAction = async (id: string) => cones.coneUses(thisContext(), id);
+export const readConeUsesAction = async (id: string) => cones.coneUses(thisContext(), id).catch(() => []);
 
 export const windBobbinsAction = async (input: unknown) =>
   afterwards('windBobbins', () => bobbins.windBobbins(thisContext(), input));
@@ -120,7 +120,7 @@ export const beginIntakeAction = async (input: unknown) =>
 export const keepIntakeAction = async (input: unknown) =>
   afterwards('keepIntake', () => intakes.keepIntake(thisContext(), input), false);
 export const removePhotographAction = async (input: unknown) =>
-  intakes.removePhotograph(thisContext(), input);
+  afterwards('removePhotograph', () => intakes.removePhotograph(thisContext(), input), false);
 export const saveMapAction = async (input: unknown) =>
   afterwards('saveMap', () => saveMap(thisContext(), input));
 export const setDaysAction = async (input: unknown) =>

@@ -1,22 +1,10 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { startTransition } from 'react';
 import { Button } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 
-export default function ErrorPage({
-  error,
-  reset,
-}: {
-  error: Error & { digest?: string };
-  reset: () => void;
-}) {
-  const router = useRouter();
-  const again = () =>
-    startTransition(() => {
-      router.refresh();
-      reset();
-    });
+export default function ErrorPage({ error }: { error: Error & { digest?: string } }) {
+  // A page that failed on the server is asked for anew, whole: that works as soon as the database is back.
+  const again = () => window.location.reload();
   return (
     <Empty
       title="This page could not be read"

@@ -22,6 +22,16 @@ export function draftOf<T>(draftKey: string, version: number): T | null {
   }
 }
 
+/** Lays words on this device until the server has them. */
+export function layDraft(draftKey: string, version: number, body: unknown): void {
+  try {
+    storeOf()?.setItem(draftKey, JSON.stringify({ version, body }));
+  } catch {
+    // A full store keeps nothing; the page still holds it.
+  }
+}
+export const dropDraft = (draftKey: string): void => storeOf()?.removeItem(draftKey);
+
 /** Keeps what is typed by itself: after a pause, on leaving, and again after an outage. */
 export function useAutosave<T>({
   draftKey,

@@ -12,6 +12,7 @@ import { Button, ButtonLink } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { draftOf, dropDraft, layDraft } from '@/ui/kit/use-autosave';
 import { begin, redo, step, undo } from './history';
 import { type DrawnZone, MapCanvas, type Tool } from './MapCanvas';
 import { mapToSvg, svgToZones } from './svg-file';
@@ -46,10 +47,30 @@ export function MapEditor({
   const [said, setSaid] = useState<string | null>(null);
   const zones = moving ?? history.now;
   const problem = useMemo(() => mapProblem(history.now, quilt), [history.now, quilt]);
+  const draftKey = `map ${quilt.id}`;
   const { send, pending, problems } = useActionForm(saveMapAction, ({ zones: n }) => {
+    dropDraft(draftKey);
     toast(`The map is kept: ${n} zones.`);
     router.push(`/quilts/${quilt.id}/take-in`);
   });
+  // What is drawn and not kept lies on this device until it is, and is warned of on leaving.
+  const drawn = history.past.length > 0;
+  useEffect(() => {
+    if (!drawn) return;
+    layDraft(draftKey, quilt.version, history.now);
+    const warn = (e: BeforeUnloadEvent) => e.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [drawn, draftKey, quilt.version, history.now]);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const draft = draftOf<DrawnZone[]>(draftKey, quilt.version);
+      if (!draft || JSON.stringify(draft) === JSON.stringify(first)) return;
+      setHistory((h) => step(h, draft));
+      setSaid('What was drawn here and not kept is here again; Undo takes it back.');
+    }, 0);
+    return () => clearTimeout(timer);
+  }, [draftKey, quilt.version, first]);
   const put = (next: readonly DrawnZone[]) => {
     setHistory((h) => step(h, relettered(next)));
     setMoving(null);

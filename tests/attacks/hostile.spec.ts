@@ -1,0 +1,192 @@
+import { readFileSync } from 'node:fs';
+import { type APIRequestContext, expect, test as base } from '@playwright/test';
+import postgres from 'postgres';
+
+const test = base.extend<object, { sql: postgres.Sql }>({
+  baseURL: async ({}, give) => give(process.env.E2E_URL!),
+  sql: [
+    async ({}, give) => {
+      const sql = postgres(process.env.E2E_DATABASE_URL!, { max: 2 });
+      await give(sql);
+      await sql.end();
+    },
+    { scope: 'worker' },
+  ],
+});
+
+interface Door {
+  workers: Record<string, unknown>;
+  exportedName: string;
+}
+/** Every door of the running build, and a page it may be knocked at from. */
+const doors = Object.entries(
+  (
+    JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+      node: Record<string, Door>;
+    }
+  ).node,
+).map(([id, { exportedName }]) => ({ id, name: exportedName }));
+
+const uuid = '00000000-0000-7000-8000-0000000000aa';
+/** Values no form of this program sends. */
+const STRANGE: readonly unknown[] = [
+  null,
+  7,
+  'text',
+  [],
+  [[]],
+  {},
+  { key: uuid },
+  { key: 'x'.repeat(5000) },
+  { key: uuid, id: uuid, quiltId: uuid, zoneId: uuid, version: 0 },
+  { key: uuid, constructor: { name: 'x' } },
+  { key: uuid, ['__proto__']: { admin: true } },
+  { key: uuid, name: 'a\u0000b', note: '\ud800', line: '\ud800' },
+  { key: { a: 1 }, quiltId: [uuid], zones: { length: 3 }, rows: 'rows' },
+  { key: uuid, quiltId: uuid, version: 1e308, zones: [{ id: 1, geometry: [[[[0, 1e999]]]] }] },
+  { key: uuid, id: uuid, away: 'yes', what: 'constructor', ids: [null, uuid, 3], count: -1 },
+  { key: uuid, data: JSON.parse('{"a":'.repeat(60) + '1' + '}'.repeat(60)) as unknown },
+];
+
+const knock = (
+  request: APIRequestContext,
+  id: string,
+  data: string | Buffer,
+  type = 'text/plain;charset=UTF-8',
+) =>
+  request.post('/shelf', {
+    headers: { 'Next-Action': id, 'Content-Type': type, Accept: 'text/x-component' },
+    data,
+    failOnStatusCode: false,
+  });
+
+test('hostile forms at every door: refused in words, never an error of the program', async ({
+  request,
+  sql,
+}) => {
+  expect(doors.length).toBeGreaterThan(30);
+  const [before] = await sql`select coalesce(max(n), 0)::int as n from mishap`;
+  const odd: string[] = [];
+  for (const { id, name } of doors)
+    for (const value of STRANGE) {
+      const r = await knock(request, id, JSON.stringify([value]));
+      if (r.status() >= 500) odd.push(`${name} ${r.status()} ${JSON.stringify(value).slice(0, 60)}`);
+    }
+  expect(odd).toEqual([]);
+  const mishaps = await sql`select place, message from mishap where n > ${before!.n}`;
+  expect(mishaps.map((m) => `${m.place as string}: ${m.message as string}`)).toEqual([]);
+});
+
+test('raw bodies that are no form at all are the sender’s mistake', async ({ request }) => {
+  const id = doors.find((d) => d.name === 'logFaultAction')!.id;
+  const boundary = '--x\r\nContent-Disposition: form-data; name="0"\r\n\r\n["$K1"]\r\n--x--\r\n';
+  const bodies: [string | Buffer, string?][] = [
+    [''],
+    ['{'],
+    ['[1,'],
+    ['"$undefined"'],
+    ['["$F1"]'],
+    ['["$@1"]'],
+    ['["$Q1"]'],
+    [Buffer.from([0, 255, 254, 1])],
+    ['garbage', 'multipart/form-data; boundary=x'],
+    [boundary, 'multipart/form-data; boundary=x'],
+    ['a=1', 'application/x-www-form-urlencoded'],
+    ['[]'.repeat(10)],
+  ];
+  for (const [body, type] of bodies) {
+    const r = await knock(request, id, body, type);
+    expect([String(body).slice(0, 20), r.status() < 500]).toEqual([String(body).slice(0, 20), true]);
+  }
+  expect((await knock(request, '00', '[]')).status()).toBeLessThan(500);
+});
+
+const id = '00000000-0000-7000-8000-0000000000ff';
+const ADDRESSES = [
+  '/find?q=%00',
+  '/find?q=%ED%A0%80',
+  '/find?q=%',
+  '/find?q=' + 'x'.repeat(3000),
+  '/find?q=%25_\\%27;drop',
+  '/shelf/compare?ids=1&ids=2',
+  '/shelf/compare?ids=,,,',
+  '/shelf?cone=__proto__',
+  '/quilts/constructor/match',
+  '/quilts/%2e%2e%2fetc/match',
+  `/quilts/${id}/match`,
+  `/quilts/${id}/match?zone=1&zone=2`,
+  '/quilts/not-an-id/quilt?part=constructor',
+  '/photographs/constructor',
+  `/photographs/${id}`,
+  '/export/constructor',
+  '/export/__proto__',
+  '/take-in/constructor',
+  '/calendar/file?as=constructor',
+  '/_next/static/../../package.json',
+  '/import/constructor',
+  '/workroom/constructor',
+];
+test('addresses nobody should ask for: found or not, never an error of the program', async ({ request }) => {
+  const odd: string[] = [];
+  for (const address of ADDRESSES) {
+    const r = await request.get(address, { failOnStatusCode: false, maxRedirects: 0 });
+    if (r.status() >= 500) odd.push(`${address} ${r.status()}`);
+  }
+  for (const [door, body] of [
+    ['/import/rows', '{'],
+    ['/import/rows', '{"key":1,"__proto__":{}}'],
+    ['/import/constructor', '{}'],
+    ['/import/workroom', '[]'],
+    ['/take-in/keep', '{"key":"a"}'],
+    [`/photographs/${id}`, 'not a picture'],
+    ['/backup', 'not a copy'],
+  ] as const) {
+    const r = await request.post(door, { data: Buffer.from(body), failOnStatusCode: false });
+    if (r.status() >= 500) odd.push(`${door} ${r.status()}`);
+  }
+  const range = await request.get('/icon.svg', {
+    headers: { Range: 'bytes=999999-' },
+    failOnStatusCode: false,
+  });
+  if (range.status() >= 500) odd.push(`range ${range.status()}`);
+  expect(odd).toEqual([]);
+});
+
+test('a page of elsewhere can neither read nor write', async ({ request, sql }) => {
+  const shelf = async () => (await sql`select count(*)::int as n from cone`)[0]!.n as number;
+  const before = await shelf();
+  const foreign = { Origin: 'http://evil.example' };
+  const { id: add } = doors.find((d) => d.name === 'addConesAction')!;
+  for (const url of ['/shelf', '/import/rows', `/photographs/${id}`, '/take-in/keep', '/backup'])
+    expect([
+      url,
+      (await request.post(url, { headers: foreign, data: '{}', failOnStatusCode: false })).status(),
+    ]).toEqual([url, 403]);
+  const form = {
+    line: 'Stolen',
+    colours: [{ colour: 'x' }],
+    fibre: 'cotton',
+    label: 'Tex 27',
+    role: 'both',
+    key: uuid,
+  };
+  await request.post('/shelf', {
+    headers: { 'Next-Action': add, 'Sec-Fetch-Site': 'cross-site' },
+    data: JSON.stringify([form]),
+    failOnStatusCode: false,
+  });
+  expect(await shelf()).toBe(before);
+  expect(
+    (await request.get('/', { headers: { Host: 'evil.example' }, failOnStatusCode: false })).status(),
+  ).toBe(421);
+  for (const path of ['/', '/icon.svg', '/no-such-page', '/find?q=%00']) {
+    const { headers } = { headers: (await request.get(path, { failOnStatusCode: false })).headers() };
+    for (const name of [
+      'content-security-policy',
+      'cross-origin-opener-policy',
+      'cross-origin-resource-policy',
+      'x-content-type-options',
+    ])
+      expect([path, name, headers[name] !== undefined]).toEqual([path, name, true]);
+  }
+});

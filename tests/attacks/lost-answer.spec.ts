@@ -1,0 +1,39 @@
+import { expect, test } from '../studio';
+
+test('the counter talk survives a lost answer, an outage, and being left at once', async ({ page }) => {
+  await page.goto('/take-in');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByLabel('The quilt’s name')).toBeVisible();
+  const talk = page.url();
+  const status = page.getByRole('status').first();
+  let lose = 1;
+  await page.route('**/take-in/**', async (route) => {
+    if (route.request().method() !== 'POST' || lose === 0) return route.continue();
+    lose--;
+    // It is stored; only the answer never comes.
+    await route.fetch();
+    await route.abort('connectionreset');
+  });
+  await page.getByLabel('The quilt’s name').fill('Ebb');
+  await expect(status).toContainText('Not kept yet');
+  await page.getByLabel('The quilt’s name').fill('Ebb and flow');
+  await expect(status).toHaveText('kept');
+  await page.unroute('**/take-in/**');
+  await page.reload();
+  await expect(page.getByLabel('The quilt’s name')).toHaveValue('Ebb and flow');
+
+  // Left within a second of typing.
+  await page.getByLabel('The quilt’s name').fill('Ebb and flow and slack');
+  await page.goto('/');
+  await page.goto(talk);
+  await expect(page.getByLabel('The quilt’s name')).toHaveValue('Ebb and flow and slack');
+
+  // Nobody there: it lies on the device, and goes by itself when the line is back.
+  await page.context().setOffline(true);
+  await page.getByLabel('The quilt’s name').fill('Written in the dark');
+  await expect(status).toContainText('Not kept yet');
+  await page.context().setOffline(false);
+  await expect(status).toHaveText('kept');
+  await page.reload();
+  await expect(page.getByLabel('The quilt’s name')).toHaveValue('Written in the dark');
+});
