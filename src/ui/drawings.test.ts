@@ -50,9 +50,15 @@ test('thick cloth is drawn smaller, so that all of it stays on the page', () => 
   expect(Math.max(...ys)).toBeLessThan(thick.height);
 });
 
-test('a knot at any height is drawn', () => {
-  for (const knotDepth of [0, 0.1, 0.5, 0.9, 1])
-    expect(sound(sectionDrawing({ ...section, knotDepth }, colours).marks)).toBe(true);
+test('the deeper the knot, the further down the top thread is drawn', () => {
+  const lowest = (knotDepth: number) =>
+    Math.max(
+      ...sectionDrawing({ ...section, knotDepth }, colours)
+        .marks.filter((m) => m.stroke === colours.top)
+        .flatMap((m) => [...m.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((x) => Number(x[2]))),
+    );
+  const depths = [0, 0.25, 0.5, 0.75, 1].map(lowest);
+  for (let i = 1; i < depths.length; i++) expect(depths[i]!).toBeGreaterThan(depths[i - 1]!);
 });
 
 test('the line is a chain of chords of one stitch, within its band', () => {
@@ -73,9 +79,11 @@ test('the line is a chain of chords of one stitch, within its band', () => {
     bobbinThreadMm: 0.16,
     faces: { top: 0, back: 2 },
   } as const;
-  expect(sound(stitchedLine(line, colours).marks)).toBe(true);
-  expect(sound(stitchedLine({ ...line, radiusMm: 2 }, colours).marks)).toBe(true);
-  expect(sound(stitchedLine({ ...line, radiusMm: 500 }, colours).marks)).toBe(true);
+  // A longer stitch is fewer holes along the same line.
+  const marks = (part: object) => stitchedLine({ ...line, ...part }, colours).marks;
+  expect(sound(marks({}))).toBe(true);
+  const length = (part: object) => marks(part).reduce((n, m) => n + m.d.length, 0);
+  expect(length({ stitchMm: 5 })).toBeLessThan(length({ stitchMm: 1.5 }));
 });
 
 test('threads under the magnifier keep their proportions', () => {
@@ -89,8 +97,21 @@ test('threads under the magnifier keep their proportions', () => {
 
 test('gauge, ruler and ladder draw what they are given', () => {
   expect([0.3, 0.5, 0.6, 0.7].map(eyeWord)).toEqual(['roomy', 'clear', 'snug', 'rubs']);
-  expect(sound(needleGauge({ nm: 90, eye: 'large', threadMm: 0.3, ratio: 0.7 }, '#445566').marks)).toBe(true);
-  expect(sound(speedRuler({ idleInPerS: 0.4, handInPerS: 1.2, limitInPerS: 2.8 }).marks)).toBe(true);
+  const gauge = (ratio: number) => {
+    const d = needleGauge({ nm: 90, eye: 'large', threadMm: 0.3, ratio }, '#445566');
+    expect(sound(d.marks)).toBe(true);
+    return Number(/^M([\d.]+)/.exec(d.marks.find((m) => m.d.includes('l6 7.5'))!.d)![1]);
+  };
+  expect(gauge(0.6)).toBeGreaterThan(gauge(0.3));
+  // Beyond the scale the mark stays at its end.
+  expect(gauge(3)).toBe(gauge(0.8));
+  const ruler = (handInPerS: number) => {
+    const d = speedRuler({ idleInPerS: 0.4, handInPerS, limitInPerS: 2.8 });
+    expect(sound(d.marks)).toBe(true);
+    return Number(/^M([\d.]+)/.exec(d.marks.find((m) => m.d.includes('l7 8'))!.d)![1]);
+  };
+  // The scale is linear.
+  expect(ruler(2) - ruler(1)).toBeCloseTo(ruler(1.5) - ruler(0.5), 3);
   const band = { low80: 80, high80: 140, low50: 95, high50: 120 };
   const ladder = tensionLadder({
     bands: [band, band],
