@@ -25,7 +25,7 @@ const shared = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid|ml-[a-z-]+|is-any-array|flatbush|flatqueue|comlink|@tanstack/[a-z-]+)/)',
+    '/node_modules/(?!(d3-[a-z-]+|internmap|culori|uuid|ml-[a-z-]+|is-any-array|flatbush|flatqueue|polylabel|tinyqueue|comlink|@tanstack/[a-z-]+)/)',
   ],
 };
 

@@ -10,26 +10,29 @@ export const freePort = () =>
     });
   });
 
-/** A scratch database with the demo studio, and the built app in front of it, for as long as the tests run. */
-export default async function serve() {
+/** A scratch database of that name with the demo studio, and the built app in front of it. */
+export async function studioOf(name: string, more: Record<string, string> = {}) {
   const base = process.env.TEST_PG_URL;
   if (!base)
     throw new Error('TEST_PG_URL is not set: run the tests with ./test, or through scripts/with-cluster.sh.');
   const admin = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
-  await admin`drop database if exists e2e`;
-  await admin`create database e2e`;
+  await admin`drop database if exists ${admin(name)}`;
+  await admin`create database ${admin(name)}`;
   await admin.end();
   const port = await freePort();
   const env = {
     ...process.env,
-    DATABASE_URL: `${base}/e2e`,
+    DATABASE_URL: `${base}/${name}`,
     NODE_ENV: 'production' as const,
     TIDY_SPOOL_DEMO: 'on',
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    ...more,
   };
   const prepared = spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, encoding: 'utf8' });
   if (prepared.status !== 0) throw new Error(prepared.stdout + prepared.stderr);
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
-    env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
+    env,
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const url = `http://127.0.0.1:${port}`;
@@ -41,13 +44,23 @@ export default async function serve() {
       )
     )
       break;
-    if (i > 100) throw new Error('The app did not start.');
+    if (i > 600) throw new Error('The app did not start.');
     await new Promise((r) => setTimeout(r, 100));
   }
-  process.env.E2E_URL = url;
-  process.env.E2E_DATABASE_URL = env.DATABASE_URL;
-  return async () => {
-    server.kill('SIGTERM');
-    await new Promise((r) => server.once('exit', r));
+  return {
+    url,
+    databaseUrl: env.DATABASE_URL,
+    stop: async () => {
+      server.kill('SIGTERM');
+      await new Promise((r) => server.once('exit', r));
+    },
   };
+}
+
+/** The studio that all tests share, for as long as they run. */
+export default async function serve() {
+  const { url, databaseUrl, stop } = await studioOf('e2e');
+  process.env.E2E_URL = url;
+  process.env.E2E_DATABASE_URL = databaseUrl;
+  return stop;
 }

@@ -1,3 +1,4 @@
+import type { MotifSchool } from '@/core/density/motifs';
 import type {
   BobbinKind,
   CalibrationKind,
@@ -37,7 +38,7 @@ export interface Preferences {
   oneSpi: number | null;
   ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
   evenness: number;
-  motifSchool: 'by-size' | 'down' | 'outline';
+  motifSchool: MotifSchool;
   endsSchool: 'lock' | 'bury';
   rollingSchool: 'least-time' | 'one-way' | 'down-and-up';
   tensionSchool: 'both' | 'gauge' | 'dial';

@@ -214,4 +214,10 @@ test('the instruction is one act in the quilter’s words', () => {
     'Balanced: leave it so',
   );
   expect(instructionOf(next, undefined, {}).title).toBe('Set the bobbin first, then the top');
+  // Who goes by the gauge alone is told grams, and no turns.
+  expect(instructionOf(next, { topGf: 118, bobbinGf: 21 }, dial, 'gauge')).toMatchObject({
+    move: { from: 118, to: 104 },
+    turn: '',
+  });
+  expect(instructionOf(next, undefined, dial, 'dial').turn).toContain('mark');
 });

@@ -1,4 +1,5 @@
 import type { Neighbour } from '@/core/density/neighbours';
+import type { OpenPart } from '@/core/density/motifs';
 import type { Zone } from '@/data/types';
 import { polyline } from '@/ui/draw/mark';
 import { spotIn, zonePath } from '@/ui/quilt-map/outline';
@@ -26,6 +27,8 @@ export function DensityMap({
   widthIn,
   lengthIn,
   zones,
+  open = [],
+  limitIn,
   chosenId,
   width,
   height,
@@ -33,6 +36,10 @@ export function DensityMap({
   widthIn: number;
   lengthIn: number;
   zones: readonly DenseZone[];
+  /** What no line crosses, each with the circle that fits into it. */
+  open?: readonly OpenPart[];
+  /** What the batting holds by itself, inches. */
+  limitIn?: number;
   chosenId?: string;
   width: number;
   height: number;
@@ -76,6 +83,23 @@ export function DensityMap({
           )}
         </g>
       ))}
+      {open.map((p) => {
+        const over = limitIn !== undefined && p.openIn > limitIn;
+        return (
+          <circle
+            key={`${p.zone} ${p.piece}`}
+            cx={p.x}
+            cy={p.y}
+            r={p.openIn / 2}
+            fill="none"
+            stroke={over ? 'var(--madder)' : 'var(--verdigris)'}
+            strokeWidth={px(1.6)}
+            strokeDasharray={over ? undefined : `${px(4)} ${px(4)}`}
+          >
+            <title>{`${p.openIn.toFixed(1)} in open: ${p.act === 'leave' ? 'may stay' : p.act}`}</title>
+          </circle>
+        );
+      })}
       {uneven.map((edge, i) => (
         <g key={i}>
           <path d={polyline(edge)} stroke="var(--madder)" strokeWidth={px(5)} strokeLinecap="round" />

@@ -10,7 +10,7 @@ import { toast } from '@/ui/kit/toast';
 import type { Search } from '@/core/tension/search';
 import { logTestAction } from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
-import type { TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
+import type { Preferences, TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -40,6 +40,7 @@ export function TestBench({
   setup,
   search,
   measured,
+  school = 'both',
   colours,
 }: {
   quilt: Pick<Quilt, 'id' | 'name'>;
@@ -48,6 +49,8 @@ export function TestBench({
   search: Search<TestRound>;
   /** What was measured on the quilt's machine. */
   measured: readonly MeasuredScale[];
+  /** By gauge, by dial and eye, or both. */
+  school?: Preferences['tensionSchool'];
   colours: { top: string; bobbin: string; cloth: string; backing: string };
 }) {
   const { rounds, next, bands, chance } = search;
@@ -72,7 +75,7 @@ export function TestBench({
   );
   const { send, pending, problems, problemAt } = useActionForm(logTestAction, done);
   const scales = useMemo(() => scalesOf(measured), [measured]);
-  const told = instructionOf(next, last, scales);
+  const told = instructionOf(next, last, scales, school);
   const ladder = tensionLadder(
     {
       bands,
@@ -107,7 +110,10 @@ export function TestBench({
       <div className="mt-2 border-t-2 border-ink pt-2" aria-live="polite">
         <div className="flex flex-wrap items-baseline gap-x-4">
           <h3 className="text-24">{told.title}</h3>
-          <p className="text-28 leading-tight font-bold">
+          {school === 'dial' && told.turn && (
+            <p className="text-28 leading-tight font-bold first-letter:uppercase">{told.turn}</p>
+          )}
+          <p className={school === 'dial' && told.turn ? 'text-ink2' : 'text-28 leading-tight font-bold'}>
             {told.move ? (
               <>
                 <Sourced of={proven(told.move.from)}>{gf(told.move.from)}</Sourced> <span aria-hidden>→</span>
@@ -123,7 +129,7 @@ export function TestBench({
               </Sourced>
             )}
           </p>
-          {told.turn && <p className="text-ink2">{told.turn}</p>}
+          {school !== 'dial' && told.turn && <p className="text-ink2">{told.turn}</p>}
         </div>
         {next.reasons.map((r) => (
           <p key={r.code} className="mt-0.5 text-ink2">

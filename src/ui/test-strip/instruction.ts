@@ -1,5 +1,8 @@
 import { placeOn, type Scales, wayBetween } from '@/core/machine/scales';
+import type { Preferences } from '@/data/types';
 import type { TensionNext } from '@/core/tension/next';
+
+type TensionSchool = Preferences['tensionSchool'];
 
 export interface Instruction {
   title: string;
@@ -13,8 +16,11 @@ export interface Instruction {
 export function instructionOf(
   next: Pick<TensionNext, 'change' | 'topGf' | 'bobbinGf' | 'done'>,
   last: { topGf: number; bobbinGf: number } | undefined,
-  scales: Scales,
+  measured: Scales,
+  school: TensionSchool = 'both',
 ): Instruction {
+  // Who goes by the gauge alone is told grams and nothing else.
+  const scales = school === 'gauge' ? {} : measured;
   if (!last)
     return {
       title: 'Set the bobbin first, then the top',
@@ -28,11 +34,14 @@ export function instructionOf(
   return {
     title: `${act === 'loosen' ? 'Loosen' : 'Tighten'} ${part} tension`,
     move: { from, to },
-    turn: `${wayBetween(scales, part === 'top' ? 'top-dial' : 'bobbin-turns', from, to)}${
-      scales[part === 'top' ? 'top-dial' : 'bobbin-turns']
-        ? ', by your calibration'
-        : ', until your dial is calibrated'
-    }`,
+    turn:
+      school === 'gauge'
+        ? ''
+        : `${wayBetween(scales, part === 'top' ? 'top-dial' : 'bobbin-turns', from, to)}${
+            scales[part === 'top' ? 'top-dial' : 'bobbin-turns']
+              ? ', by your calibration'
+              : ', until your dial is calibrated'
+          }`,
   };
 }
 

@@ -26,7 +26,9 @@ export default async function PreparePage(props: QuiltPageProps) {
           marginIn: preferences!.marginIn,
           testMarginIn: preferences!.testMarginIn,
           prewash:
-            quilt.prewash || preferences!.prewashSchool === 'always' || quilt.backingKind === 'flannel',
+            quilt.prewash ||
+            preferences!.prewashSchool === 'always' ||
+            (preferences!.prewashSchool !== 'never' && quilt.backingKind === 'flannel'),
           shrinkPct: cloth.shrinkPct,
           stretch: cloth.stretch >= 2,
           nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),

@@ -1,5 +1,6 @@
 import { readSearch } from '@/actions/tests';
 import { readScales } from '@/data/machines';
+import { readPreferences } from '@/data/preferences';
 import { db } from '@/data/sql';
 import { CLEAR } from '@/ui/draw/colour';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -26,6 +27,7 @@ export default async function TestPage(props: QuiltPageProps) {
           setup={setup}
           search={search}
           measured={await readScales(db(), machine.id)}
+          school={(await readPreferences(db()))?.tensionSchool}
           colours={{
             top: hexOf(setup.topId),
             bobbin: hexOf(setup.bobbinId),

@@ -1,5 +1,6 @@
 import { predicted } from '@/core/source/known';
 import { density } from '@/core/density/density';
+import { motifsLeft, motifWords } from '@/core/density/motifs';
 import { neighbourDensities } from '@/core/density/neighbours';
 import { areaOf } from '@/core/geometry/polygon';
 import { battings } from '@/core/tables/battings';
@@ -43,6 +44,16 @@ export default async function DensityPage(props: QuiltPageProps) {
     tooWide: !told.zones[i]!.ok,
     neighbours: near.get(z.id)!,
   }));
+  const left = motifsLeft(
+    zones.map((z) => ({
+      id: z.letter,
+      technique: z.technique,
+      geometry: z.geometry,
+      leftAlone: z.fabrics.some((f) => !f.sewnOver),
+    })),
+    told.zones[0]?.gapLimitIn ?? 0,
+    preferences.motifSchool,
+  );
   const here = dense.find((z) => z.id === zone?.id);
   const widest = [...told.zones].sort((a, b) => b.gapIn - a.gapIn)[0];
   const allowed = told.zones[0]?.gapLimitIn;
@@ -68,6 +79,8 @@ export default async function DensityPage(props: QuiltPageProps) {
                 widthIn={quilt.widthIn}
                 lengthIn={quilt.lengthIn}
                 zones={dense}
+                open={left.parts}
+                limitIn={allowed}
                 chosenId={here.id}
                 width={430}
                 height={520}
@@ -93,6 +106,16 @@ export default async function DensityPage(props: QuiltPageProps) {
                   bad={told.evenness > told.limit}
                 />
               </dl>
+              {left.parts.length > 0 && (
+                <>
+                  <h3 className="mt-3 text-[17px]">Left open over motifs</h3>
+                  {motifWords(left, allowed).map((words) => (
+                    <p key={words} className="mt-0.5">
+                      {words}
+                    </p>
+                  ))}
+                </>
+              )}
               <h3 className="mt-3 text-[17px]">Against its neighbours</h3>
               <NeighbourTable zone={here} zones={dense} />
               {told.cautions.length > 0 && (

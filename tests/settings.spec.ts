@@ -1,0 +1,81 @@
+import { expect, test } from '@playwright/test';
+import postgres from 'postgres';
+import { PREFERENCES } from '../src/core/fields/preferences';
+import { studioOf } from './serve';
+
+const snake = (id: string) => id.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
+
+test('every setting of the studio changes what the pages say', async () => {
+  test.setTimeout(240_000);
+  const studio = await studioOf('settings');
+  const sql = postgres(studio.databaseUrl, { max: 1 });
+  try {
+    // A label that asks for another needle than the cloth does.
+    await sql`update cone set needle_min_nm = 110, needle_max_nm = 120`;
+    const quilts = await sql<{ id: string; zones: string[] }[]>`
+      select q.id, array(select z.id from zone z where z.quilt_id = q.id and z.retired_at is null order by letter) as zones
+      from quilt q where q.name in ('Harbour Lights', 'Ferry Blanket') order by q.name desc`;
+    const pages = [
+      '/shelf',
+      '/calendar',
+      '/workroom/needles',
+      ...quilts.flatMap(({ id, zones }) => [
+        ...[
+          'quilt',
+          'quilt?part=density',
+          'prepare',
+          'match/density',
+          'test',
+          'sheets/passes',
+          'sheets/loading',
+        ].map((page) => `/quilts/${id}/${page}`),
+        ...zones.map((zone) => `/quilts/${id}/match?zone=${zone}`),
+      ]),
+    ];
+    const read = async (page: string) => {
+      const html = await (await fetch(studio.url + page)).text();
+      // What the pages say, their data with it, but for what is new at every answer.
+      return html.replace(/nonce="[^"]*"|"nonce","[^"]*"|nonce[^,]{0,60}/g, '');
+    };
+    const before = new Map<string, string>();
+    for (const page of pages) before.set(page, await read(page));
+    const changes = async () => {
+      for (const page of pages) if ((await read(page)) !== before.get(page)) return true;
+      return false;
+    };
+    expect(await changes(), 'nothing changes by itself').toBe(false);
+    const [now] = await sql`select * from preferences`;
+    // Sizes to keep to, where the way of working says so.
+    const beside: Record<string, object> = {
+      needleSchool: { one_needle_nm: 110 },
+      spiSchool: { one_spi: 9 },
+      oneNeedleNm: { needle_school: 'one' },
+      oneSpi: { spi_school: 'one' },
+    };
+    const idle: string[] = [];
+    for (const f of PREFERENCES) {
+      if (['name', 'town'].includes(f.id)) continue;
+      const column = snake(f.id);
+      const own = now![column] as unknown;
+      const others: unknown[] = f.choices
+        ? f.choices.map((c) => c.value).filter((v) => v !== own)
+        : f.kind === 'numbers'
+          ? [(own as number[]).map((h) => Math.max(0, h - 2))]
+          : f.range![1] <= 1 || f.id === 'needleWarnShare'
+            ? [f.range![0]]
+            : [f.range![0], f.range![1]];
+      let acted = false;
+      for (const value of others) {
+        await sql`update preferences set ${sql({ [column]: value, ...(beside[f.id] ?? {}) } as Record<string, string>)}`;
+        acted ||= await changes();
+        await sql`update preferences set ${sql(Object.fromEntries(Object.entries(now!).filter(([k]) => k !== 'id')))}`;
+        if (acted) break;
+      }
+      if (!acted) idle.push(f.id);
+    }
+    expect(idle).toEqual([]);
+  } finally {
+    await sql.end();
+    await studio.stop();
+  }
+});
