@@ -10,6 +10,7 @@ import type { Sql } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
 import type { BobbinStock, Cone, DrawerNeedle, Machine, Preferences, Quilt, Zone } from '@/data/types';
 import type { QuiltView } from './quilt-view';
+import { readTensionLearning, type StudioTension } from './searches';
 import { quiltWork } from './quilt-work';
 import { coneName, zoneForCore } from './zone-brief';
 
@@ -19,16 +20,18 @@ export interface MatchSources {
   preferences: Preferences;
   record: FaultRecord;
   bobbins: BobbinStock[];
+  tension: StudioTension;
 }
 
 export async function readMatchSources(sql: Sql): Promise<MatchSources> {
-  const [drawer, preferences, record, bobbins] = await Promise.all([
+  const [drawer, preferences, record, bobbins, tension] = await Promise.all([
     readDrawer(sql),
     readPreferences(sql),
     readFaultRecord(sql),
     readBobbins(sql),
+    readTensionLearning(sql),
   ]);
-  return { drawer, preferences: preferences!, record, bobbins };
+  return { drawer, preferences: preferences!, record, bobbins, tension };
 }
 
 /**
@@ -113,8 +116,10 @@ const answered = new Map<string, MatchResult>();
 const MOST_ANSWERED = 40;
 
 /** What the core answers; a question that was asked just now, of the very same shelf, is not worked out again. */
-export function matchOnce(request: MatchRequest): MatchResult {
-  const key = createHash('sha1').update(JSON.stringify(request)).digest('base64');
+export function matchOnce(request: MatchRequest, learnedMark: number): MatchResult {
+  const key = createHash('sha1')
+    .update(`${learnedMark} ${JSON.stringify(request)}`)
+    .digest('base64');
   const known = answered.get(key);
   if (known) return known;
   const answer = match(request);

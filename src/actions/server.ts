@@ -16,6 +16,7 @@ import * as quilts from './quilts';
 import { mishap } from './mishaps';
 import type { Result } from './result';
 import { chooseSetup } from './setups';
+import { leaveOutSearch } from './searches';
 import { logTest } from './tests';
 import { askWhatIf } from './what-if';
 import { chooseWhole } from './whole-quilt';
@@ -46,6 +47,8 @@ export const nameClothAction = async (input: unknown) =>
   afterwards('nameCloth', () => nameCloth(thisContext(), input));
 export const logTestAction = async (input: unknown) =>
   afterwards('logTest', () => logTest(thisContext(), input));
+export const leaveOutSearchAction = async (input: unknown) =>
+  afterwards('leaveOutSearch', () => leaveOutSearch(thisContext(), input));
 export const logFaultAction = async (input: unknown) =>
   afterwards('logFault', () => faults.logFault(thisContext(), input));
 export const setFaultStatusAction = async (input: unknown) =>

@@ -17,6 +17,7 @@ import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
 import { save } from './save';
+import { withLearned } from './searches';
 
 /** The choice of a set-up: which pair of threads; everything else is worked out again on the server. */
 export class ChooseSetup {
@@ -77,7 +78,11 @@ export function setupsForZone(
 ) {
   const zone = view.zones.find((z) => z.id === zoneId);
   if (!zone) return null;
-  const request = { ...zoneRequest(view, zone, machine, sources), limit, hold };
+  const request = {
+    ...withLearned(zoneRequest(view, zone, machine, sources), sources.tension, view.quilt),
+    limit,
+    hold,
+  };
   return match(pair ? onlyPair(request, pair) : request);
 }
 
@@ -100,6 +105,7 @@ const asRow = (s: Setup, zoneId: string, version: number) => ({
   bobbinGf: s.bobbinGf,
   ratio: s.ratio,
   ratioSd: s.ratioSd,
+  ratioModel: s.ratioModel,
 });
 
 const MEANWHILE =

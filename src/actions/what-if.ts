@@ -3,6 +3,7 @@ import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { type WhatIf, whatWouldHaveToBeTrue } from '@/core/match/what-if';
 import { readMachine } from '@/data/machines';
 import type { Context } from './context';
+import { withLearned } from './searches';
 import { readMatchSources, zoneRequest } from './match-sources';
 import { readQuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
@@ -43,7 +44,7 @@ export async function askWhatIf(context: Context, input: unknown): Promise<Resul
   const machine = await readMachine(context.sql, view.quilt.machineId);
   const names = new Map(view.shelf.map((c) => [c.id, coneName(c)]));
   const request = {
-    ...zoneRequest(view, zone, machine, sources),
+    ...withLearned(zoneRequest(view, zone, machine, sources), sources.tension, view.quilt),
     hold: { bobbinId: holdBobbinId ?? undefined, nm: holdNm ?? undefined, spi: holdSpi ?? undefined },
   };
   try {

@@ -44,16 +44,16 @@ export type NewSetup = Pick<
   | 'bobbinGf'
   | 'ratio'
   | 'ratioSd'
->;
+> & { ratioModel: number };
 
 /** Adds the next version; false when someone else has already added it. */
 export async function insertSetup(sql: Sql, s: NewSetup): Promise<boolean> {
   const rows = await sql`
     insert into setup (id, zone_id, version, top_id, bobbin_id, needle_nm, needle_eye, needle_point, foot, spi,
-                       mode, idle_spm, max_in_per_s, hand_in_per_s, top_gf, bobbin_gf, ratio, ratio_sd)
+                       mode, idle_spm, max_in_per_s, hand_in_per_s, top_gf, bobbin_gf, ratio, ratio_sd, ratio_model)
     values (${s.id}, ${s.zoneId}, ${s.version}, ${s.topId}, ${s.bobbinId}, ${s.needleNm}, ${s.needleEye},
             ${s.needlePoint}, ${s.foot}, ${s.spi}, ${s.mode}, ${s.idleSpm}, ${s.maxInPerS}, ${s.handInPerS}, ${s.topGf},
-            ${s.bobbinGf}, ${s.ratio}, ${s.ratioSd})
+            ${s.bobbinGf}, ${s.ratio}, ${s.ratioSd}, ${s.ratioModel})
     on conflict (zone_id, version) do nothing returning id`;
   return rows.length === 1;
 }

@@ -203,6 +203,7 @@ export interface Quilt {
   widthIn: number;
   lengthIn: number;
   use: Use;
+  battingId: string;
   batting: string;
   battingKind: string;
   /** The rating on this batting's own label, inches. */

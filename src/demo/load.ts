@@ -268,6 +268,7 @@ const rowOf = (s: Setup) => ({
   bobbinGf: s.bobbinGf,
   ratio: s.ratio,
   ratioSd: s.ratioSd,
+  ratioModel: s.ratioModel,
 });
 
 /** A point inside a shape, found by throwing darts at its bounds. */

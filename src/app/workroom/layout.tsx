@@ -7,6 +7,7 @@ const PARTS = [
   ['cloth', 'Cloth and batting'],
   ['rulers', 'Rulers'],
   ['preferences', 'How we work'],
+  ['learned', 'Learned'],
   ['files', 'Files in and out'],
 ] as const;
 

@@ -110,5 +110,11 @@ export interface MatchRequest {
   claimedM?: Readonly<Record<string, number>>;
   /** The studio's own log: faults and stitches by top thread, and of all its work. */
   record?: FaultRecord;
+  /** What the studio's finished searches say of a pair: offset on ln R and its spread. Stays on this side of a wire. */
+  learned?: (pair: {
+    topId: string;
+    bobbinId: string;
+    needleNm: number;
+  }) => { mean: number; sd: number } | undefined;
   limit?: number;
 }

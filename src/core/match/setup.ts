@@ -22,6 +22,8 @@ export interface Setup {
   bobbinGf: number;
   ratio: number;
   ratioSd: number;
+  /** The ratio the models alone expect, nothing learned. */
+  ratioModel: number;
   eyeRatio: number;
   flexIndex: number;
   /** Thread for the zone in metres; null when its area is not known. */

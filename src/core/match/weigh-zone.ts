@@ -42,6 +42,8 @@ export interface Pair {
   top: TopChoice;
   bobbin: MatchThread;
   tension: TensionStart;
+  /** The balance ratio the models alone expect. */
+  ratioModel: number;
   used: Usage | null;
   context: PairContext;
   weighed: Weighed;
@@ -155,13 +157,24 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
   const pairOf = (top: TopChoice, { equals }: RankedBobbin): Pair => {
     const pairWith = (bobbin: MatchThread): Pair => {
       const { nm, eye } = top.needle;
-      const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich });
+      const learned = request.learned?.({ topId: top.thread.id, bobbinId: bobbin.id, needleNm: nm });
+      const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich, learned });
       const used = usageOf(top, bobbin);
       const context = { top: top.thread, bobbin, tension, usage: used, claimedM: request.claimedM, wound };
       const looks = book.weighed(top.thread, bobbin);
       const runs = weigh(PAIR_CRITERIA, context);
       const weighed = { total: looks.total + runs.total, parts: { ...looks.parts, ...runs.parts } };
-      return { top, bobbin, tension, used, context, weighed, total: top.weighed.total + weighed.total };
+      const ratioModel = tension.ratio / Math.exp(learned?.mean ?? 0);
+      return {
+        top,
+        bobbin,
+        tension,
+        ratioModel,
+        used,
+        context,
+        weighed,
+        total: top.weighed.total + weighed.total,
+      };
     };
     // Equal bobbins differ only in what is left of them: the first that suffices, else the first.
     let best = pairWith(equals[0]!);
@@ -280,6 +293,7 @@ function asSetup(
     bobbinGf: tension.bobbinGf,
     ratio: tension.ratio,
     ratioSd: tension.sd,
+    ratioModel: p.ratioModel,
     eyeRatio: needle.size.eyeRatio,
     flexIndex: needle.size.flexIndex,
     topM: used?.topM ?? null,

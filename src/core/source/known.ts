@@ -17,7 +17,7 @@ export const learned = <T>(value: T, basis?: string): Known<T> => ({ value, sour
 /** Learned when it rests on any observations of the studio's own, else predicted. */
 export const learnedFrom = <T>(value: T, observations: number, noun: string): Known<T> =>
   observations > 0
-    ? learned(value, `${observations} ${noun}${observations === 1 ? '' : 's'}`)
+    ? learned(value, `${observations} ${noun}${observations === 1 ? '' : noun.endsWith('ch') ? 'es' : 's'}`)
     : predicted(value);
 
 /** The same source under another value, worked out from it. */

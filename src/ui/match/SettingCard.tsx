@@ -70,17 +70,18 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           label={c.proven ? 'Top tension' : 'Start top tension'}
           value={num(top)}
           unit="gf"
-          kind={kind}
+          kind={c.tensionKnown}
           beside={
-            (c.proven ? 'balanced on the strip' : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}`) +
-            at(c.places.top)
+            (c.proven
+              ? 'balanced on the strip'
+              : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}${rounds(c)}`) + at(c.places.top)
           }
         />
         <Big
           label={c.proven ? 'Bobbin tension' : 'Start bobbin tension'}
           value={num(bobbin)}
           unit="gf"
-          kind={kind}
+          kind={c.tensionKnown}
           beside={(c.proven ? 'balanced on the strip' : 'set this first') + at(c.places.bobbin)}
         />
       </div>
@@ -88,6 +89,10 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
   );
 }
 
+const rounds = ({ guess: g }: Candidate) =>
+  g
+    ? `; from ${g.searches} ${g.searches === 1 ? 'search' : 'searches'}, likely ${g.roundsLow === g.roundsHigh ? g.roundsLow : `${g.roundsLow} to ${g.roundsHigh}`} ${g.roundsHigh === 1 ? 'round' : 'rounds'}`
+    : '';
 const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
 const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
 

@@ -23,6 +23,9 @@ export interface Candidate {
   /** Where the card's numbers come from; what the needle can follow is always reckoned. */
   known: Known<unknown>;
   limitKnown: Known<unknown>;
+  /** Where its tensions come from: the models, the studio's searches, or a proof; and how sure a learned guess is. */
+  tensionKnown: Known<unknown>;
+  guess: { searches: number; roundsLow: number; roundsHigh: number } | null;
   /** Where its dials and screws stand on this machine, in words, where that was measured. */
   places: { top: string | null; bobbin: string | null; idle: string | null; rate: string | null };
 }

@@ -1,3 +1,4 @@
+import { guessOf, type StudioTension } from '@/actions/searches';
 import { sandwichOf } from '@/actions/zone-brief';
 import { standingSafety } from '@/core/match/safety';
 import type { MatchResult, Setup } from '@/core/match/setup';
@@ -34,10 +35,21 @@ interface Found {
   shelf: readonly Cone[];
   /** What was measured on the quilt's machine. */
   scales: Scales;
+  /** What the studio's finished searches say. */
+  tension: StudioTension;
 }
 
 /** The best set-up and its runners-up for the page; a card that stands is always among them, as it was stored. */
-export function candidatesOf({ found, standing, fresh, zone, quilt, shelf, scales }: Found): Candidate[] {
+export function candidatesOf({
+  found,
+  standing,
+  fresh,
+  zone,
+  quilt,
+  shelf,
+  scales,
+  tension,
+}: Found): Candidate[] {
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const sandwich = sandwichOf(zone, quilt);
   const setups = found.setups.slice(0, SHOWN);
@@ -50,7 +62,7 @@ export function candidatesOf({ found, standing, fresh, zone, quilt, shelf, scale
   return setups.flatMap((setup) => {
     const top = cones.get(setup.topId);
     const bobbin = cones.get(setup.bobbinId);
-    return top && bobbin ? [describe(setup, top, bobbin, standing, sandwich, quilt, scales)] : [];
+    return top && bobbin ? [describe(setup, top, bobbin, standing, sandwich, quilt, scales, tension)] : [];
   });
 }
 
@@ -91,6 +103,7 @@ function asStored(
     bobbinGf: s.bobbinGf,
     ratio: s.ratio,
     ratioSd: s.ratioSd,
+    ratioModel: s.ratio,
     eyeRatio: eyeRatio(top, s.needleNm, s.needleEye),
     flexIndex: flexIndex(s.needleNm, s.spi, firmness(sandwich)),
   };
@@ -104,6 +117,7 @@ function describe(
   sandwich: Sandwich,
   quilt: Quilt,
   scales: Scales,
+  tension: StudioTension,
 ): Candidate {
   const layers = layersMm(sandwich);
   const isStanding = standing?.topId === setup.topId && standing.bobbinId === setup.bobbinId;
@@ -112,6 +126,13 @@ function describe(
       ? { topGf: standing.provenTopGf, bobbinGf: standing.provenBobbinGf }
       : null;
   const now = proven ?? setup;
+  const guess = guessOf(tension, {
+    machineId: quilt.machineId,
+    battingId: quilt.battingId,
+    topId: top.id,
+    bobbinId: bobbin.id,
+    needleNm: setup.needle.nm,
+  });
   // A proven setting balances; before that the guess is compared with the ratio expected.
   const z = proven
     ? 0
@@ -138,6 +159,10 @@ function describe(
     proven,
     known: proven ? known.proven(proven, 'test stitches') : known.predicted(setup),
     limitKnown: known.predicted(setup.maxInPerS),
+    guess: proven || guess.searches === 0 ? null : guess,
+    tensionKnown: proven
+      ? known.proven(setup, 'test stitches')
+      : known.learnedFrom(setup, guess.searches, 'search'),
     places: {
       top: placeOn(scales, 'top-dial', now.topGf),
       bobbin: placeOn(scales, 'bobbin-turns', now.bobbinGf),

@@ -60,6 +60,8 @@ const candidates: Candidate[] = match(request).setups.map((setup, i) => ({
   topHighGf: setup.topGf * 1.2,
   standing: i === 0,
   known: { value: null, source: 'predicted' as const },
+  tensionKnown: { value: null, source: 'predicted' as const },
+  guess: null,
   limitKnown: { value: null, source: 'predicted' as const },
   places: { top: 'mark 4¼', bobbin: null, idle: 'setting 3', rate: null },
   proven: null,

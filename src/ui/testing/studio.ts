@@ -95,6 +95,7 @@ export const aQuilt = (part: Partial<Quilt> = {}): Quilt => ({
   widthIn: 64,
   lengthIn: 80,
   use: 'bed',
+  battingId: 'batting-1',
   batting: 'Drumlin 80/20',
   battingKind: 'cotton-80-20',
   battingMaxGapIn: null,

@@ -1,4 +1,5 @@
 import { matchOnce, onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { withLearned } from '@/actions/searches';
 import { coneName, sandwichOf } from '@/actions/zone-brief';
 import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
@@ -37,9 +38,9 @@ export default async function MatchPage(props: QuiltPageProps) {
   const [sources, measured] = await Promise.all([readMatchSources(db()), readScales(db(), machine.id)]);
   const scales = scalesOf(measured);
   const standing = view.setups.get(zone.id);
-  const request = zoneRequest(view, zone, machine, sources);
+  const request = withLearned(zoneRequest(view, zone, machine, sources), sources.tension, quilt);
   const held = heldIn(await props.searchParams, shelf);
-  const found = matchOnce({ ...request, hold: held });
+  const found = matchOnce({ ...request, hold: held }, sources.tension.mark);
   const fresh = standing && match({ ...onlyPair(request, standing), limit: 1 }).setups[0];
   // With a part held the list is of what can be had with it; the card that stands is in the list without.
   const free = Object.keys(held).length === 0;
@@ -51,6 +52,7 @@ export default async function MatchPage(props: QuiltPageProps) {
     quilt,
     shelf,
     scales,
+    tension: sources.tension,
   });
   const t = techniques.get(zone.technique);
   const threads = packNames(

@@ -1,0 +1,89 @@
+import { likelihoodOf } from '@/core/learning/likelihood';
+import {
+  type Combination,
+  type LearnedSearch,
+  learnTension,
+  type TensionLearning,
+} from '@/core/learning/tension';
+import type { MatchRequest } from '@/core/match/request';
+import { readSearches, setSearchLeftOut, type StoredSearch } from '@/data/searches';
+import type { Sql } from '@/data/sql';
+import type { Quilt } from '@/data/types';
+import type { Context } from './context';
+import { learnedFrom } from './learned';
+import { done, refuse, type Result } from './result';
+import { FormKey, Id, OneOf } from './rules';
+import { save } from './save';
+
+/** The searches that say anything, each as its test stitches alone say it. */
+function teaching(searches: readonly StoredSearch[]): (LearnedSearch & { of: StoredSearch })[] {
+  return searches.flatMap((s) => {
+    const said = likelihoodOf(s);
+    return said
+      ? [{ ...s, ...said, dropped: s.leftOut === 'dropped', kept: s.leftOut === 'kept', of: s }]
+      : [];
+  });
+}
+
+export interface StudioTension {
+  /** Changes whenever anything is learned anew. */
+  mark: number;
+  learning: TensionLearning;
+  /** The searches it rests on, in the order of the fit's own indices. */
+  searches: (LearnedSearch & { of: StoredSearch })[];
+}
+
+let fits = 0;
+
+/** What the studio's finished searches say together. */
+export const readTensionLearning = (sql: Sql): Promise<StudioTension> =>
+  learnedFrom(sql, 'proof', async () => {
+    const searches = teaching(await readSearches(sql));
+    return { mark: ++fits, learning: learnTension(searches), searches };
+  });
+
+/** The question with what was learned in it: each pair starts where the studio's own log says. */
+export function withLearned(
+  request: MatchRequest,
+  { learning, searches }: StudioTension,
+  quilt: Pick<Quilt, 'machineId' | 'battingId'>,
+): MatchRequest {
+  if (searches.length === 0) return request;
+  return {
+    ...request,
+    learned: (pair) => {
+      const {
+        mean,
+        sd,
+        searches: on,
+      } = learning.predict({ ...pair, machineId: quilt.machineId, battingId: quilt.battingId });
+      return on > 0 ? { mean, sd } : undefined;
+    },
+  };
+}
+
+/** How the first guess of one set-up is known: from how many searches, and the rounds it is likely to take. */
+export const guessOf = ({ learning }: StudioTension, c: Combination) => learning.predict(c);
+
+export class LeaveOutSearch {
+  @FormKey() key!: string;
+  @Id('This search is not known any more.') setupId!: string;
+  @OneOf(['dropped', 'kept', null], 'Leave it out, put it back, or let it be judged.')
+  leftOut!: 'dropped' | 'kept' | null;
+}
+
+/** A search is left out of what is learned, or put back, by the quilter. */
+export const leaveOutSearch = (context: Context, input: unknown): Promise<Result<{ setupId: string }>> =>
+  save<LeaveOutSearch, { setupId: string }>(
+    context,
+    'leave-out-search',
+    LeaveOutSearch,
+    input,
+    async (tx, form) =>
+      (await setSearchLeftOut(tx, form.setupId, form.leftOut))
+        ? done({ setupId: form.setupId })
+        : refuse(
+            'This search is not here any more: its set-up was tested again. Reload the page.',
+            'setupId',
+          ),
+  );
