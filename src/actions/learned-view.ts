@@ -1,4 +1,5 @@
 import { ACTS, HAND } from '@/core/hours/factors';
+import type { EffectKind } from '@/core/learning/tension';
 import { techniques } from '@/core/tables/techniques';
 import { readBattings } from '@/data/cloths';
 import { readAllCones } from '@/data/cones';
@@ -41,6 +42,9 @@ export interface LearnedView {
 
 const KIND_WORD = { machine: '', top: ', on top', bobbin: ', below', batting: '', needle: '' } as const;
 
+/** What everything shares first, single threads last. */
+const ORDER: readonly EffectKind[] = ['machine', 'batting', 'needle', 'top', 'bobbin'];
+
 /** Everything the page of what was learned shows, under the names of the studio's own things. */
 export async function readLearnedView(sql: Sql): Promise<LearnedView> {
   const [{ learning, searches }, hours, cones, machines, battings] = await Promise.all([
@@ -56,16 +60,19 @@ export async function readLearnedView(sql: Sql): Promise<LearnedView> {
     ...battings.map((b): [string, string] => [b.id, b.name]),
   ]);
   const out = new Set(learning.leftOut);
+  const place = (kind: EffectKind) => ORDER.indexOf(kind);
   return {
-    tension: learning.effects.map((e) => ({
-      name:
-        e.kind === 'needle'
-          ? `needle Nm ${e.id}`
-          : `${names.get(e.id) ?? 'one that is gone'}${KIND_WORD[e.kind]}`,
-      mean: e.mean,
-      sd: e.sd,
-      rests: e.searches,
-    })),
+    tension: [...learning.effects]
+      .sort((a, b) => place(a.kind) - place(b.kind) || b.searches - a.searches)
+      .map((e) => ({
+        name:
+          e.kind === 'needle'
+            ? `needle Nm ${e.id}`
+            : `${names.get(e.id) ?? 'one that is gone'}${KIND_WORD[e.kind]}`,
+        mean: e.mean,
+        sd: e.sd,
+        rests: e.searches,
+      })),
     held: learning.held,
     widening: learning.widening,
     searches: searches.map((s, i) => ({
@@ -80,17 +87,19 @@ export async function readLearnedView(sql: Sql): Promise<LearnedView> {
       out: !out.has(i) ? null : s.dropped ? 'by you' : 'another cause is likelier',
       kept: s.kept === true,
     })),
-    hours: [...hours.fit.effects].map(([effect, e]) => ({
-      name:
-        effect === HAND
-          ? 'your hands'
-          : effect === ACTS
-            ? 'thread changes and stops'
-            : (techniques.rows.find((t) => `technique ${t.id}` === effect)?.label ?? 'whole passes'),
-      mean: e.mean,
-      sd: e.sd,
-      rests: e.observations,
-    })),
+    hours: [...hours.fit.effects]
+      .sort(([a], [b]) => Number(b === HAND) - Number(a === HAND) || Number(b === ACTS) - Number(a === ACTS))
+      .map(([effect, e]) => ({
+        name:
+          effect === HAND
+            ? 'your hands'
+            : effect === ACTS
+              ? 'thread changes and stops'
+              : (techniques.rows.find((t) => `technique ${t.id}` === effect)?.label ?? 'whole passes'),
+        mean: e.mean,
+        sd: e.sd,
+        rests: e.observations,
+      })),
     steps: hours.steps,
   };
 }

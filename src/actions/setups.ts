@@ -160,8 +160,11 @@ export const chooseSetup = (
     },
   );
 
+/** Whether a card says the same; one not tested yet takes what was learned since. */
 const sameCard = (
   now: {
+    rounds: number;
+    ratio: number;
     topId: string;
     bobbinId: string;
     needleNm: number;
@@ -172,6 +175,7 @@ const sameCard = (
   },
   s: Setup,
 ) =>
+  (now.rounds > 0 || Math.abs(now.ratio / s.ratio - 1) < 1e-6) &&
   now.topId === s.topId &&
   now.bobbinId === s.bobbinId &&
   now.needleNm === s.needle.nm &&

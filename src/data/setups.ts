@@ -4,7 +4,7 @@ import type { ChosenSetup } from './types';
 const selectSetup = (sql: Sql) => sql`
   select distinct on (s.zone_id) s.id, s.zone_id, s.version, s.top_id, s.bobbin_id, s.needle_nm, s.needle_eye,
          s.needle_point, s.foot, s.spi, s.mode, s.idle_spm, s.max_in_per_s, s.hand_in_per_s, s.top_gf, s.bobbin_gf, s.ratio,
-         s.ratio_sd, s.chosen_at, p.top_gf as proven_top_gf, p.bobbin_gf as proven_bobbin_gf, p.proven_at,
+         s.ratio_sd, s.ratio_model, s.chosen_at, p.top_gf as proven_top_gf, p.bobbin_gf as proven_bobbin_gf, p.proven_at,
          (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
   from setup s left join proof p on p.setup_id = s.id`;
 
@@ -44,7 +44,8 @@ export type NewSetup = Pick<
   | 'bobbinGf'
   | 'ratio'
   | 'ratioSd'
-> & { ratioModel: number };
+  | 'ratioModel'
+>;
 
 /** Adds the next version; false when someone else has already added it. */
 export async function insertSetup(sql: Sql, s: NewSetup): Promise<boolean> {

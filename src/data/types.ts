@@ -298,6 +298,8 @@ export interface ChosenSetup {
   bobbinGf: number;
   ratio: number;
   ratioSd: number;
+  /** The ratio the models alone expected; null on cards of old, which knew nothing else. */
+  ratioModel: number | null;
   chosenAt: Date;
   /** What a finished search proved, null before. */
   provenTopGf: number | null;

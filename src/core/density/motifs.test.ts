@@ -41,6 +41,13 @@ test('it is said with its size, and what brings it under the limit', () => {
   expect(motifWords(motifsLeft([zone()], 9, 'by-size'), 9)[0]).toContain('it may stay so');
   expect(motifWords(motifsLeft([], 9, 'by-size'), 9)).toEqual([]);
 });
+test('pieces alike are one motif: a dozen blocks are seen to together', () => {
+  const dozen = Array.from({ length: 12 }, (_, i) => [rect(10 * i, 0, 6, 6 + (i % 2) * 0.1)]);
+  const left = motifsLeft([zone({ geometry: dozen })], 4, 'by-size');
+  expect(left.propose).toHaveLength(1);
+  expect(left.thenIn).toBe(0);
+  expect(motifWords(left, 4)[1]).toContain('the 12 like pieces of zone E');
+});
 test('one outline may not be enough for a very wide one: that is said', () => {
   const wide = motifsLeft([zone({ geometry: [[rect(0, 0, 30, 30)]] })], 4, 'outline');
   expect(motifWords(wide, 4)[1]).toContain('more must follow');

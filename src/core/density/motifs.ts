@@ -30,8 +30,8 @@ export interface OpenPart {
 export interface Motifs {
   /** Largest first. */
   parts: OpenPart[];
-  /** The few to see to first: they bring the largest open area under the batting's limit. */
-  propose: OpenPart[];
+  /** The one or two motifs to see to first, each with its like pieces: they bring the largest open area under the limit. */
+  propose: OpenPart[][];
   /** What is open at most when that is done, inches. */
   thenIn: number;
 }
@@ -40,6 +40,7 @@ export interface Motifs {
 const LEAST_IN = 0.5;
 const PRECISION_IN = 0.05;
 const AT_ONCE = 2;
+const ALIKE = 0.95;
 
 /** A part is open where the technique only follows its edge, or its cloth is left alone. */
 const isOpen = (z: MotifZone) => z.leftAlone || !techniques.get(z.technique).area;
@@ -67,15 +68,17 @@ export function motifsLeft(zones: readonly MotifZone[], limitIn: number, school:
       return { ...p, act };
     });
   const over = parts.filter((p) => p.openIn > limitIn);
-  const propose = (school === 'down' ? parts : over).slice(0, AT_ONCE);
+  // Pieces of one zone that are as large as each other are one motif, repeated.
+  const motifs: OpenPart[][] = [];
+  for (const p of school === 'down' ? parts : over) {
+    const like = motifs.find((m) => m[0]!.zone === p.zone && p.openIn > m[0]!.openIn * ALIKE);
+    if (like) like.push(p);
+    else motifs.push([p]);
+  }
+  const propose = motifs.slice(0, AT_ONCE);
+  const seenTo = new Set(propose.flat());
   const left = parts.map((p) =>
-    !propose.includes(p)
-      ? p.openIn
-      : p.act === 'outline'
-        ? p.openIn / 2
-        : p.act === 'quilt-down'
-          ? 0
-          : p.openIn,
+    !seenTo.has(p) ? p.openIn : p.act === 'outline' ? p.openIn / 2 : p.act === 'quilt-down' ? 0 : p.openIn,
   );
   return { parts, propose, thenIn: Math.max(0, ...left) };
 }
@@ -90,8 +93,10 @@ export function motifWords({ parts, propose, thenIn }: Motifs, limitIn: number):
   const over = parts.filter((p) => p.openIn > limitIn).length;
   const first = `The largest area left open is ${inches(largest.openIn)} across, in zone ${largest.zone}; the batting holds ${inches(limitIn)} by itself${over === 0 ? ': it may stay so' : over > 1 ? `, and ${over} are wider than that` : ''}.`;
   if (propose.length === 0) return [first];
-  const acts = propose.map(
-    (p) => `${ACT_WORDS[p.act]} piece ${p.piece + 1} of zone ${p.zone} (${inches(p.openIn)})`,
+  const acts = propose.map(([p, ...more]) =>
+    more.length > 0
+      ? `${ACT_WORDS[p!.act]} the ${more.length + 1} like pieces of zone ${p!.zone} (${inches(p!.openIn)} each)`
+      : `${ACT_WORDS[p!.act]} piece ${p!.piece + 1} of zone ${p!.zone} (${inches(p!.openIn)})`,
   );
   const words = acts.join(' and ');
   return [

@@ -103,7 +103,7 @@ function asStored(
     bobbinGf: s.bobbinGf,
     ratio: s.ratio,
     ratioSd: s.ratioSd,
-    ratioModel: s.ratio,
+    ratioModel: s.ratioModel ?? s.ratio,
     eyeRatio: eyeRatio(top, s.needleNm, s.needleEye),
     flexIndex: flexIndex(s.needleNm, s.spi, firmness(sandwich)),
   };
@@ -126,6 +126,8 @@ function describe(
       ? { topGf: standing.provenTopGf, bobbinGf: standing.provenBobbinGf }
       : null;
   const now = proven ?? setup;
+  // A card chosen before anything was learned rests on the models alone.
+  const taught = Math.abs(setup.ratio / setup.ratioModel - 1) > 1e-9;
   const guess = guessOf(tension, {
     machineId: quilt.machineId,
     battingId: quilt.battingId,
@@ -159,10 +161,10 @@ function describe(
     proven,
     known: proven ? known.proven(proven, 'test stitches') : known.predicted(setup),
     limitKnown: known.predicted(setup.maxInPerS),
-    guess: proven || guess.searches === 0 ? null : guess,
+    guess: proven || !taught ? null : guess,
     tensionKnown: proven
       ? known.proven(setup, 'test stitches')
-      : known.learnedFrom(setup, guess.searches, 'search'),
+      : known.learnedFrom(setup, taught ? guess.searches : 0, 'search'),
     places: {
       top: placeOn(scales, 'top-dial', now.topGf),
       bobbin: placeOn(scales, 'bobbin-turns', now.bobbinGf),

@@ -228,6 +228,7 @@ export const aSetup = (part: Partial<ChosenSetup> = {}): ChosenSetup => ({
   topGf: 100,
   bobbinGf: 20,
   ratio: 5,
+  ratioModel: null,
   ratioSd: 0.35,
   chosenAt: new Date('2026-11-18T10:00:00Z'),
   provenTopGf: null,
