@@ -30,6 +30,7 @@ const shared = {
 };
 
 module.exports = {
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { type WhatIf, whatWouldHaveToBeTrue } from '@/core/match/what-if';
+import { shiftsInWords } from '@/core/match/shift-words';
 import { readMachine } from '@/data/machines';
 import type { Context } from './context';
 import { withLearned } from './searches';
@@ -26,6 +27,8 @@ export class AskWhatIf {
 
 export interface WhatIfAnswer extends Omit<WhatIf, 'ahead'> {
   thread: string;
+  /** What the best has over it, in words. */
+  over: string;
   /** The threads that stand before it, by name. */
   ahead: string[];
 }
@@ -52,6 +55,7 @@ export async function askWhatIf(context: Context, input: unknown): Promise<Resul
     return done({
       ...told,
       thread: names.get(topId) ?? '',
+      over: shiftsInWords(told.shifts),
       ahead: told.ahead.map((id) => names.get(id) ?? id),
     });
   } catch (error) {

@@ -15,9 +15,14 @@ import { CandidateTable } from './CandidateTable';
 import type { Candidate } from './candidate';
 import type { Held } from './HoldBar';
 import { SettingCard } from './SettingCard';
-import { VaryPanel, type VaryZone } from './VaryPanel';
+import type { VaryZone } from './VaryPanel';
 import { WhyTable } from './WhyTable';
 
+// The drawings and their sliders come once the card stands; their room is kept.
+const VaryPanel = dynamic(() => import('./VaryPanel').then((m) => m.VaryPanel), {
+  ssr: false,
+  loading: () => <div className="min-h-[520px] border-b" aria-busy="true" />,
+});
 const CardDialog = dynamic(() => import('./CardDialog').then((m) => m.CardDialog));
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */

@@ -5,7 +5,6 @@ import type { Problem, Result } from '@/actions/result';
 import type { WhatIfAnswer } from '@/actions/what-if';
 import { Problems } from '@/ui/kit/Problems';
 import type { Held } from './HoldBar';
-import { shiftsInWords } from './shift-words';
 import { ThreadOptions } from './ThreadOptions';
 
 /** “What would have to be true for this thread to be best here?” */
@@ -82,7 +81,7 @@ function Told({ told }: { told: WhatIfAnswer }) {
       ) : (
         <p>
           {told.thread} stands {told.ahead.length === 1 ? 'just' : `${told.ahead.length} places`} behind{' '}
-          {told.ahead[0]}: {shiftsInWords(told.shifts)}.
+          {told.ahead[0]}: {told.over}.
         </p>
       )}
       {told.conditions.length > 0 ? (

@@ -13,7 +13,7 @@ import { CandidateTable } from './CandidateTable';
 import { HoldBar } from './HoldBar';
 import { MATCH_VIEWS, MatchNav } from './MatchNav';
 import { MatchBench } from './MatchBench';
-import { shiftsInWords, shiftWords } from './shift-words';
+import { shiftsInWords, shiftWords } from '@/core/match/shift-words';
 import { CouchingSums, RulerSums } from './TechniqueSums';
 import { VaryPanel } from './VaryPanel';
 import { packNames } from './thread-names';
@@ -199,6 +199,7 @@ describe('what would have to be true', () => {
     refused: null,
     behind: 3,
     shifts: [{ criterion: 'thickness', by: 1.2 }],
+    over: shiftsInWords([{ criterion: 'thickness', by: 1.2 }]),
     conditions: [{ code: 'wish', text: 'it were to show' }],
     ahead: ['Heron Poly 60 Fog', 'Gossamer 100 Mist'],
   };

@@ -11,6 +11,7 @@ import type { Search } from '@/core/tension/search';
 import { logTestAction } from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
 import type { Preferences, TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
+import type { Drawing } from '@/ui/draw/mark';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -20,11 +21,10 @@ import { Problems } from '@/ui/kit/Problems';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { tensionLadder } from '@/ui/tension-ladder/ladder';
 import { instructionOf } from './instruction';
 import { TestStrip } from './TestStrip';
 import { VerdictTiles } from './VerdictTiles';
-import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone, worstVerdict } from './words';
+import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone } from './words';
 
 /** One judgement for the four straight directions at once. */
 const ALL = 'all';
@@ -39,6 +39,7 @@ export function TestBench({
   zone,
   setup,
   search,
+  ladder,
   measured,
   school = 'both',
   colours,
@@ -47,6 +48,8 @@ export function TestBench({
   zone: Pick<Zone, 'id' | 'name' | 'letter'>;
   setup: ChosenSetup;
   search: Search<TestRound>;
+  /** The search drawn, by the server: its scales need not travel. */
+  ladder: Drawing;
   /** What was measured on the quilt's machine. */
   measured: readonly MeasuredScale[];
   /** By gauge, by dial and eye, or both. */
@@ -76,20 +79,6 @@ export function TestBench({
   const { send, pending, problems, problemAt } = useActionForm(logTestAction, done);
   const scales = useMemo(() => scalesOf(measured), [measured]);
   const told = instructionOf(next, last, scales, school);
-  const ladder = tensionLadder(
-    {
-      bands,
-      tests: rounds.map((r) => ({
-        n: r.n,
-        topGf: r.topGf,
-        verdict: worstVerdict(Object.values(r.verdicts)),
-      })),
-      nextGf: next.topGf,
-      done: next.done,
-    },
-    300,
-    270,
-  );
   const open = !next.done || again;
   const judge = (v: Verdict) =>
     setVerdicts({

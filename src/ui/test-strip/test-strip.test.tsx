@@ -1,5 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { searchLadder } from '@/ui/tension-ladder/search-ladder';
 import { searchOf } from '@/core/tension/search';
 import * as actions from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
@@ -27,6 +28,7 @@ const bench = (rounds: TestRound[]) =>
       zone={{ id: 'zone-a', name: 'Open water', letter: 'C' }}
       setup={setup}
       search={searchOf(setup, rounds, 1.4, 900)}
+      ladder={searchLadder(searchOf(setup, rounds, 1.4, 900))}
       measured={[]}
       colours={{ top: '#6e3b63', bobbin: '#e0b64f', cloth: '#9db3b8', backing: '#d8cfbb' }}
     />,

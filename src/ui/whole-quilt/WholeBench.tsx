@@ -14,7 +14,7 @@ import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { NothingSuits } from '@/ui/match/NothingSuits';
-import { shiftsInWords } from '@/ui/match/shift-words';
+import { shiftsInWords } from '@/core/match/shift-words';
 import { useWhole } from './use-whole';
 
 export interface WholeZone {

@@ -6,6 +6,7 @@ import { CLEAR } from '@/ui/draw/colour';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { searchLadder } from '@/ui/tension-ladder/search-ladder';
 import { TestBench } from '@/ui/test-strip/TestBench';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -26,6 +27,7 @@ export default async function TestPage(props: QuiltPageProps) {
           zone={{ id: zone.id, name: zone.name, letter: zone.letter }}
           setup={setup}
           search={search}
+          ladder={searchLadder(search)}
           measured={await readScales(db(), machine.id)}
           school={(await readPreferences(db()))?.tensionSchool}
           colours={{

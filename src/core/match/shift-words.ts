@@ -1,5 +1,5 @@
-import type { Shift } from '@/core/match/whole-quilt';
-import { CRITERIA } from '@/core/match/criteria';
+import type { Shift } from './whole-quilt';
+import { CRITERIA } from './criteria';
 
 const degree = (points: number) =>
   points < 0.12 ? 'a hair' : points < 0.4 ? 'a little' : points < 1 ? 'clearly' : 'far';
