@@ -177,16 +177,19 @@ export class EditMany {
   @Maybe() @OneOf(['away', 'back'], 'Put away, or take out again.') archive?: 'away' | 'back';
 }
 
+const GONE = 'These cones are not here any more, or are so already. Reload the page.';
+
 export const editMany = (context: Context, input: unknown): Promise<Result<{ count: number }>> =>
   save<EditMany, { count: number }>(context, 'edit-cones', EditMany, input, async (tx, form) => {
     if (form.archive) {
       const rows = await setConeArchived(tx, form.ids, form.archive === 'away');
-      return done({ count: rows.count });
+      return rows.count > 0 ? done({ count: rows.count }) : refuse(GONE, 'ids');
     }
     const { role, place, sheen } = form;
     if (role === undefined && place === undefined && sheen === undefined)
       return refuse('Say what to change.');
-    return done({ count: await editCones(tx, form.ids, { role, place: place?.trim(), sheen }) });
+    const count = await editCones(tx, form.ids, { role, place: place?.trim(), sheen });
+    return count > 0 ? done({ count }) : refuse(GONE, 'ids');
   });
 
 /** Cones by id, in the order asked for; those not known are left out. */

@@ -1,5 +1,5 @@
 import { type MultiPolygon } from '../geometry/polygon';
-import { type Edge, seamsOf } from '../geometry/neighbours';
+import { type Edge, type Seam, seamsOf } from '../geometry/neighbours';
 
 export interface Neighbour {
   id: string;
@@ -20,10 +20,11 @@ export interface Neighbour {
 export function neighbourDensities(
   zones: readonly { id: string; geometry: MultiPolygon; lineDensity: number }[],
   limit: number,
+  seams: readonly Seam[] = seamsOf(zones),
 ): ReadonlyMap<string, Neighbour[]> {
   const density = new Map(zones.map((z) => [z.id, z.lineDensity]));
   const found = new Map<string, Neighbour[]>(zones.map((z) => [z.id, []]));
-  for (const { a, b, lengthIn, edges } of seamsOf(zones))
+  for (const { a, b, lengthIn, edges } of seams)
     for (const [here, there] of [
       [a, b],
       [b, a],

@@ -3,7 +3,7 @@ import { CoreError } from '../notes';
 import type { MultiPolygon, XY } from './polygon';
 
 /** What a map may hold at most: more is a drawing, not a quilt, and would take the computer from everyone. */
-export const MOST = { zones: 150, rings: 6000, points: 20_000, crossings: 500 } as const;
+export const MOST = { zones: 150, rings: 6000, points: 14_000, crossings: 500 } as const;
 /** So many pairs of edges are looked at in search of crossings. */
 const MOST_PAIRS = 3_000_000;
 

@@ -27,6 +27,9 @@ async function* linesOf(answer: Response): AsyncGenerator<Told> {
   }
 }
 
+const sizeWords = (bytes: number) =>
+  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
 /** What the newest copies tell, in one sentence. */
 export function copyWords(copies: readonly CopyMade[]): { good: boolean; words: string } {
   const last = copies.find((c) => !c.problem);
@@ -37,7 +40,7 @@ export function copyWords(copies: readonly CopyMade[]): { good: boolean; words: 
       good: false,
       words: failed || 'No dated copy was made yet; the first is made soon after the start.',
     };
-  const made = `The last good copy was made ${formatDistanceToNow(last.at, { addSuffix: true })}, ${(last.bytes / 1e6).toFixed(1)} MB`;
+  const made = `The last good copy was made ${formatDistanceToNow(last.at, { addSuffix: true })}, ${sizeWords(last.bytes)}`;
   const read = verified
     ? `; read back and found whole ${format(verified.verifiedAt!, 'd MMM, HH:mm')}.`
     : '; not read back yet.';

@@ -1,3 +1,4 @@
+import { seamsOfMap } from '@/actions/map-seams';
 import { predicted } from '@/core/source/known';
 import { density } from '@/core/density/density';
 import { motifsLeft, motifWords } from '@/core/density/motifs';
@@ -37,6 +38,7 @@ export default async function DensityPage(props: QuiltPageProps) {
   const near = neighbourDensities(
     zones.map((z, i) => ({ id: z.id, geometry: z.geometry, lineDensity: told.zones[i]!.lineDensity })),
     preferences.evenness,
+    seamsOfMap(quilt, zones),
   );
   const dense: DenseZone[] = zones.map((z, i) => ({
     ...z,
