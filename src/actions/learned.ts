@@ -1,9 +1,10 @@
 import { readMark } from '@/data/log-mark';
 import type { Sql } from '@/data/sql';
+import { keepLast } from './keep-last';
 
 /** So many fits are kept: one for each log, and some for databases that come and go in tests. */
 const MOST_KEPT = 12;
-const kept = new Map<string, unknown>();
+const kept = keepLast<unknown>(MOST_KEPT);
 
 /** What a log teaches, fitted anew only when the log has changed. */
 export async function learnedFrom<T>(
@@ -12,9 +13,5 @@ export async function learnedFrom<T>(
   fit: () => Promise<T>,
 ): Promise<T> {
   const key = `${log} ${await readMark(sql, log)}`;
-  if (kept.has(key)) return kept.get(key) as T;
-  const value = await fit();
-  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
-  kept.set(key, value);
-  return value;
+  return (kept.get(key) as T | undefined) ?? (kept.put(key, await fit()) as T);
 }

@@ -9,6 +9,7 @@ import { readDrawer } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
 import type { BobbinStock, Cone, DrawerNeedle, Machine, Preferences, Quilt, Zone } from '@/data/types';
+import { keepLast } from './keep-last';
 import type { QuiltView } from './quilt-view';
 import { readTensionLearning, type StudioTension } from './searches';
 import { quiltWork } from './quilt-work';
@@ -112,20 +113,15 @@ function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): 
   return trusted.length > 0 ? trusted : pick;
 }
 
-const answered = new Map<string, MatchResult>();
 const MOST_ANSWERED = 40;
+const answered = keepLast<MatchResult>(MOST_ANSWERED);
 
 /** What the core answers; a question that was asked just now, of the very same shelf, is not worked out again. */
 export function matchOnce(request: MatchRequest, learnedMark: number): MatchResult {
   const key = createHash('sha1')
     .update(`${learnedMark} ${JSON.stringify(request)}`)
     .digest('base64');
-  const known = answered.get(key);
-  if (known) return known;
-  const answer = match(request);
-  if (answered.size >= MOST_ANSWERED) answered.delete(answered.keys().next().value!);
-  answered.set(key, answer);
-  return answer;
+  return answered.get(key) ?? answered.put(key, match(request));
 }
 
 /** The same question with one pair of threads only. */

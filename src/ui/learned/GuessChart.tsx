@@ -1,9 +1,8 @@
 'use client';
 import { Chart, type ChartOptions, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
+import '@/ui/kit/chart-look';
 
-Chart.defaults.font.family = 'Atkinson Hyperlegible Next Variable, sans-serif';
-Chart.defaults.font.size = 13;
 Chart.register(LinearScale, PointElement, LineElement, Tooltip);
 
 const OPTIONS: ChartOptions<'scatter'> = {

@@ -11,6 +11,7 @@ import {
 import { Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import '@/ui/kit/chart-look';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
 import { calibrateAction } from '@/actions/server';
@@ -27,8 +28,6 @@ import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { CALIBRATION } from './calibration-words';
 
-Chart.defaults.font.family = 'Atkinson Hyperlegible Next Variable, sans-serif';
-Chart.defaults.font.size = 13;
 Chart.register(CategoryScale, LinearScale, PointElement, LineElement, Tooltip);
 
 interface Row {

@@ -7,7 +7,7 @@ import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import { lengthText } from '@/core/units/length-text';
 import type { Preferences, StudioBatting, StudioFabric } from '@/data/types';
-import { usePutAway } from './use-put-away';
+import { putAway } from './put-away';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { formFields } from '@/ui/kit/form-fields';
@@ -28,7 +28,6 @@ export function ClothBench({
 }) {
   const [fabric, setFabric] = useState<StudioFabric | 'new' | null>(null);
   const [batting, setBatting] = useState<StudioBatting | 'new' | null>(null);
-  const put = usePutAway();
   return (
     <div className="mt-4 grid gap-x-10 gap-y-8 lg:grid-cols-2">
       <section aria-label="Battings">
@@ -61,7 +60,7 @@ export function ClothBench({
                       <Acts
                         name={b.name}
                         onChange={() => setBatting(b)}
-                        onAway={() => put('batting', b.id, b.name)}
+                        onAway={() => putAway('batting', b.id, b.name)}
                       />
                     )}
                   </td>
@@ -109,7 +108,7 @@ export function ClothBench({
                       <Acts
                         name={f.name}
                         onChange={() => setFabric(f)}
-                        onAway={() => put('fabric', f.id, f.name)}
+                        onAway={() => putAway('fabric', f.id, f.name)}
                       />
                     )}
                   </td>

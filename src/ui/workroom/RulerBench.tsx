@@ -11,7 +11,7 @@ import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { formFields } from '@/ui/kit/form-fields';
-import { usePutAway } from './use-put-away';
+import { putAway } from './put-away';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 
 const FORM = formFields(RULER);
@@ -19,7 +19,6 @@ const FORM = formFields(RULER);
 /** Rulers, each checked against the machine's ruler foot. */
 export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
   const [editing, setEditing] = useState<Ruler | 'new' | null>(null);
-  const putAway = usePutAway();
   const withRulerFoot = machines.filter((m) => m.feet.includes('ruler'));
   const add = (
     <Button look="act" onClick={() => setEditing('new')}>

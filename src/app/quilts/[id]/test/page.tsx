@@ -17,6 +17,7 @@ export default async function TestPage(props: QuiltPageProps) {
   const { quilt, shelf } = view;
   const setup = zone && view.setups.get(zone.id);
   const search = zone && setup && (await readSearch(db(), quilt.id, zone.id, setup));
+  const [measured, preferences] = await Promise.all([readScales(db(), machine.id), readPreferences(db())]);
   const hexOf = (id: string | undefined) => shelf.find((c) => c.id === id)?.hex ?? CLEAR;
   return (
     <QuiltFrame view={view} machine={machine} step="test" zoneId={zone?.id} page="test">
@@ -28,8 +29,8 @@ export default async function TestPage(props: QuiltPageProps) {
           setup={setup}
           search={search}
           ladder={searchLadder(search)}
-          measured={await readScales(db(), machine.id)}
-          school={(await readPreferences(db()))?.tensionSchool}
+          measured={measured}
+          school={preferences?.tensionSchool}
           colours={{
             top: hexOf(setup.topId),
             bobbin: hexOf(setup.bobbinId),
