@@ -7,8 +7,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   retries: 0,
-  timeout: 150_000,
-  expect: { timeout: 25_000 },
+  timeout: 600_000,
+  expect: { timeout: 90_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? 'test-results/e2e.json' }],

@@ -14,7 +14,6 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
   page,
   request,
 }) => {
-  test.setTimeout(300_000);
   const folders = [dataFolder(), dataFolder()] as const;
   const ports = [await freePort(), await freePort()] as const;
   const env = (i: 0 | 1) => ({

@@ -10,33 +10,47 @@ export const freePort = () =>
     });
   });
 
-/** A scratch database of that name with the demo studio, and the built app in front of it. */
-export async function studioOf(name: string, more: Record<string, string> = {}) {
+/** The demo studio, made once; every studio of the tests is a copy of it. */
+const MADE = 'demo_studio';
+
+async function asAdmin(act: (sql: postgres.Sql, base: string) => Promise<unknown>) {
   const base = process.env.TEST_PG_URL;
   if (!base)
     throw new Error('TEST_PG_URL is not set: run the tests with ./test, or through scripts/with-cluster.sh.');
-  const admin = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
-  await admin`drop database if exists ${admin(name)}`;
-  await admin`create database ${admin(name)}`;
-  await admin.end();
+  const sql = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
+  await act(sql, base);
+  await sql.end();
+  return base;
+}
+
+export interface Studio {
+  url: string;
+  databaseUrl: string;
+  stop: () => Promise<void>;
+}
+
+/** A scratch database of that name with the demo studio, and the built app in front of it. */
+export async function studioOf(name: string, more: Record<string, string> = {}): Promise<Studio> {
+  const base = await asAdmin(async (sql) => {
+    await sql`drop database if exists ${sql(name)}`;
+    await sql`create database ${sql(name)} template ${sql(MADE)}`;
+  });
   const port = await freePort();
-  const env = {
-    ...process.env,
-    DATABASE_URL: `${base}/${name}`,
-    NODE_ENV: 'production' as const,
-    TIDY_SPOOL_DEMO: 'on',
-    HOST: '127.0.0.1',
-    PORT: String(port),
-    ...more,
-  };
-  const prepared = spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, encoding: 'utf8' });
-  if (prepared.status !== 0) throw new Error(prepared.stdout + prepared.stderr);
+  const databaseUrl = `${base}/${name}`;
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
-    env,
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      NODE_ENV: 'production',
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      ...more,
+    },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const url = `http://127.0.0.1:${port}`;
-  for (let i = 0; ; i++) {
+  for (;;) {
+    if (server.exitCode !== null) throw new Error('The app did not start.');
     if (
       await fetch(`${url}/health`).then(
         (r) => r.ok,
@@ -44,23 +58,28 @@ export async function studioOf(name: string, more: Record<string, string> = {}) 
       )
     )
       break;
-    if (i > 600) throw new Error('The app did not start.');
     await new Promise((r) => setTimeout(r, 100));
   }
   return {
     url,
-    databaseUrl: env.DATABASE_URL,
+    databaseUrl,
     stop: async () => {
+      const ended = new Promise((r) => server.once('exit', r));
       server.kill('SIGTERM');
-      await new Promise((r) => server.once('exit', r));
+      await ended;
     },
   };
 }
 
-/** The studio that all tests share, for as long as they run. */
-export default async function serve() {
-  const { url, databaseUrl, stop } = await studioOf('e2e');
-  process.env.E2E_URL = url;
-  process.env.E2E_DATABASE_URL = databaseUrl;
-  return stop;
+/** Makes the demo studio that all tests begin from. */
+export default async function make() {
+  const base = await asAdmin((sql) => sql`create database ${sql(MADE)}`);
+  const env = {
+    ...process.env,
+    DATABASE_URL: `${base}/${MADE}`,
+    NODE_ENV: 'production' as const,
+    TIDY_SPOOL_DEMO: 'on',
+  };
+  const made = spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, encoding: 'utf8' });
+  if (made.status !== 0) throw new Error(made.stdout + made.stderr);
 }

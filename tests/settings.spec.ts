@@ -6,7 +6,6 @@ import { studioOf } from './serve';
 const snake = (id: string) => id.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
 
 test('every setting of the studio changes what the pages say', async () => {
-  test.setTimeout(240_000);
   const studio = await studioOf('settings');
   const sql = postgres(studio.databaseUrl, { max: 1 });
   try {

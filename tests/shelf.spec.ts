@@ -151,8 +151,8 @@ test('every part of the Workroom passes the accessibility check, and its acts wo
   await expect(page.getByText(/of bobbins are on the tray/)).toBeVisible();
 });
 
-test('two thousand cones stay smooth and none is missing', async ({ page }) => {
-  const sql = postgres(process.env.E2E_DATABASE_URL!, { max: 1 });
+test('two thousand cones stay smooth and none is missing', async ({ page, studio }) => {
+  const sql = postgres(studio.databaseUrl, { max: 1 });
   await sql`
     insert into cone (id, line, colour, hex, fibre, label, tex, tex_basis, role)
     select gen_random_uuid(), 'Bulk ' || (i % 40), 'Shade ' || i, '#' || lpad(to_hex((i * 8111) % 16777215), 6, '0'),

@@ -5,7 +5,6 @@ import { freePort } from './serve';
 import { dataFolder, start } from './start-command';
 
 test('starts, keeps what was stored over a restart, and stops cleanly', async ({ request }) => {
-  test.setTimeout(240_000);
   const data = dataFolder();
   const port = String(await freePort());
   const env = { PORT: port, TIDY_SPOOL_DATA: data, DATABASE_URL: '' };
@@ -39,7 +38,6 @@ test('starts, keeps what was stored over a restart, and stops cleanly', async ({
 test('a start that is killed leaves nothing in the way, and a database that dies is started again', async ({
   request,
 }) => {
-  test.setTimeout(240_000);
   const data = dataFolder();
   const env = { PORT: String(await freePort()), TIDY_SPOOL_DATA: data, DATABASE_URL: '' };
   try {
@@ -53,7 +51,7 @@ test('a start that is killed leaves nothing in the way, and a database that dies
     process.kill(Number(readFileSync(`${data}/pg/postmaster.pid`, 'utf8').split('\n')[0]), 'SIGKILL');
     await expect(async () => {
       expect(await (await request.get(url)).text()).toContain('Harbour Lights');
-    }).toPass({ timeout: 90_000 });
+    }).toPass({ timeout: 240_000 });
     expect(again.said()).toContain('started again');
     expect(await again.stop()).toBe(0);
   } finally {

@@ -1,9 +1,29 @@
+import { basename } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
+import { type Studio, studioOf } from './serve';
 
-/** A page of the running app; every console error fails the test that saw it. */
-export const test = base.extend<{ page: Page }>({
-  baseURL: async ({}, give) => give(process.env.E2E_URL!),
+/** A page of a studio that no other file of tests touches; every console error fails the test that saw it. */
+export const test = base.extend<{ page: Page; studio: Studio }, { studios: Map<string, Studio> }>({
+  studios: [
+    async ({}, give) => {
+      const studios = new Map<string, Studio>();
+      await give(studios);
+      for (const s of studios.values()) await s.stop();
+    },
+    { scope: 'worker', timeout: 0 },
+  ],
+  studio: async ({ studios }, give, info) => {
+    const name = basename(info.file).replace(/\W/g, '_');
+    for (const [other, s] of studios)
+      if (other !== name) {
+        await s.stop();
+        studios.delete(other);
+      }
+    if (!studios.has(name)) studios.set(name, await studioOf(`${name}_${info.workerIndex}`));
+    await give(studios.get(name)!);
+  },
+  baseURL: async ({ studio }, give) => give(studio.url),
   page: async ({ page }, give) => {
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));

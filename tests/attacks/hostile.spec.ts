@@ -1,17 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { type APIRequestContext, expect, test as base } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
 import postgres from 'postgres';
+import { expect, test as base } from '../studio';
 
-const test = base.extend<object, { sql: postgres.Sql }>({
-  baseURL: async ({}, give) => give(process.env.E2E_URL!),
-  sql: [
-    async ({}, give) => {
-      const sql = postgres(process.env.E2E_DATABASE_URL!, { max: 2 });
-      await give(sql);
-      await sql.end();
-    },
-    { scope: 'worker' },
-  ],
+const test = base.extend<{ sql: postgres.Sql }>({
+  sql: async ({ studio }, give) => {
+    const sql = postgres(studio.databaseUrl, { max: 2 });
+    await give(sql);
+    await sql.end();
+  },
 });
 
 interface Door {

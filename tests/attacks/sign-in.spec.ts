@@ -1,19 +1,19 @@
 import { spawn } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../studio';
 import { hashPassphrase } from '../../src/serve/sign-in';
 import { freePort } from '../serve';
 
 /** The same studio, served with a passphrase, under a name that is not this computer's. */
 test('nobody comes in without the passphrase; with it, forms are stored under a foreign name too', async ({
   browser,
+  studio,
 }) => {
-  test.setTimeout(150_000);
   const port = await freePort();
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',
-      DATABASE_URL: process.env.E2E_DATABASE_URL,
+      DATABASE_URL: studio.databaseUrl,
       HOST: '127.0.0.1',
       PORT: String(port),
       TIDY_SPOOL_HOSTS: 'studio.test',
@@ -27,7 +27,7 @@ test('nobody comes in without the passphrase; with it, forms are stored under a 
     const page = await browser.newPage();
     await expect(async () => {
       expect((await page.goto(url))!.status()).toBe(200);
-    }).toPass({ timeout: 60_000 });
+    }).toPass({ timeout: 180_000 });
     await expect(page.getByRole('heading', { name: 'Tidy Spool' })).toBeVisible();
     const passphrase = page.getByLabel('The studio’s passphrase');
     await passphrase.fill('something else');
