@@ -1,7 +1,8 @@
 import { v7 as uuidv7 } from 'uuid';
 import { BATTING, FABRIC } from '@/core/fields/cloth';
-import type { RulerShape } from '@/core/fields/lists';
+import { AWAY_KINDS, type AwayKind, type RulerShape } from '@/core/fields/lists';
 import { RULER } from '@/core/fields/ruler';
+import { YARN } from '@/core/fields/yarn';
 import { stored } from '@/core/fields/stored';
 import {
   type BattingFields,
@@ -12,6 +13,7 @@ import {
   updateBatting,
   updateFabric,
 } from '@/data/cloths';
+import { insertYarn, updateYarn, type YarnFields } from '@/data/yarns';
 import { insertRuler, type RulerFields, updateRuler } from '@/data/rulers';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
@@ -38,8 +40,11 @@ export class KeepRuler extends Kept {
   radiusIn?: number | null;
 }
 
+@Fields(YARN)
+export class KeepYarn extends Kept {}
+
 const NAMES: Meanings = Object.fromEntries(
-  ['fabric', 'batting', 'ruler'].map((t) => [`${t}_name_key`, ['name', 'Another already has this name.']]),
+  AWAY_KINDS.map((t) => [`${t}_name_key`, ['name', 'Another already has this name.']]),
 );
 
 type Store<F> = {
@@ -107,10 +112,17 @@ export const keepRuler = (context: Context, input: unknown) =>
         : done(null),
   );
 
+const yarnOf = (y: KeepYarn) => stored(YARN, y) as unknown as YarnFields;
+export const keepYarn = (context: Context, input: unknown) =>
+  keep(context, 'keep-yarn', KeepYarn, input, {
+    insert: (tx, id, y) => insertYarn(tx, id, yarnOf(y)),
+    update: (tx, id, y, version) => updateYarn(tx, id, yarnOf(y), version),
+  });
+
 export class PutAway {
   @FormKey() key!: string;
   @Id('This is not known any more. Reload the page.') id!: string;
-  @OneOf(['fabric', 'batting', 'ruler'], 'Say what to put away.') what!: 'fabric' | 'batting' | 'ruler';
+  @OneOf(AWAY_KINDS, 'Say what to put away.') what!: AwayKind;
   @Yes() away!: boolean;
 }
 

@@ -34,6 +34,7 @@ const REMAINING = CONE_REMAINING.filter((f) => f.id === 'remainingM');
 class ConeForm {
   @FormKey() key!: string;
   line!: string;
+  hexes?: string[] | null;
   fibre!: string;
   label!: string;
   fullG!: number | null;
@@ -102,6 +103,8 @@ export const addCones = (context: Context, input: unknown): Promise<Result<{ ids
     async (tx, form) => {
       const names = form.colours.map((c) => c.colour.trim().toLowerCase());
       const double = names.findIndex((n, i) => names.indexOf(n) < i);
+      if (form.hexes?.length && form.colours.length > 1)
+        return refuse('Thread that changes along its length goes on the shelf one cone at a time.', 'hexes');
       if (double >= 0) return refuse('This colour stands twice in the list.', `colours.${double}.colour`);
       const ids: string[] = [];
       for (const c of form.colours) {

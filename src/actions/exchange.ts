@@ -132,6 +132,8 @@ async function rowsOf(sql: Sql, kind: ExchangeKind): Promise<Record<string, stri
         .filter((c) => !c.archivedAt)
         .map((c) => ({
           ...pickText(c, ['line', 'colour', 'hex', 'fibre', 'label', 'role', 'sheen', 'place', 'notes']),
+          hexes: c.hexes.join(' '),
+          runIn: fixed(c.runIn),
           tex: c.texBasis === 'measured' ? '' : fixed(c.tex),
           remainingM: fixed(c.remainingM, 1),
           fullG: fixed(c.fullG),

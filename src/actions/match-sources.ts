@@ -9,6 +9,7 @@ import { readDrawer } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
 import type { BobbinStock, Cone, DrawerNeedle, Machine, Preferences, Quilt, Zone } from '@/data/types';
+import { onceFor } from './kept-shelf';
 import { keepLast } from './keep-last';
 import type { QuiltView } from './quilt-view';
 import { readTensionLearning, type StudioTension } from './searches';
@@ -52,7 +53,7 @@ export function sharedRequest(
       ...machine,
       bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
     },
-    threads: shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
+    threads: threadsOf(shelf),
     needles: needlesFor(drawer, preferences),
     preferences: {
       bobbin: preferences.bobbinSchool,
@@ -68,6 +69,12 @@ export function sharedRequest(
     record,
   };
 }
+
+/** What is asked of a zone beside its cloth: lines sewn over on purpose, the yarn that is laid. */
+export const zoneWishes = ({ retraced, yarn }: Zone) => ({
+  retraced: retraced ?? undefined,
+  yarn: yarn ? { diameterMm: yarn.diameterMm, hex: yarn.hex ?? undefined } : undefined,
+});
 
 /**
  * Everything the core weighs for one zone of a quilt, with what stands in its other zones: threads and needles
@@ -85,6 +92,7 @@ export function zoneRequest(
   return {
     ...sharedRequest(quilt, machine, shelf, sources),
     zone: zoneForCore(zone, quilt),
+    ...zoneWishes(zone),
     others: others.flatMap((z) => {
       const s = setups.get(z.id);
       return s ? [{ zone: z.letter, topId: s.topId, needleNm: s.needleNm }] : [];
@@ -93,12 +101,19 @@ export function zoneRequest(
   };
 }
 
+/** The same shelf gives the same threads, so that they need not be compared one by one. */
+export const threadsOf = onceFor((shelf: readonly Cone[]) =>
+  shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
+);
+
 const asMatchThread = (c: Cone): MatchThread => ({
   id: c.id,
   name: coneName(c),
   tex: c.tex,
   fibre: c.fibre,
   hex: c.hex ?? undefined,
+  hexes: c.hexes.length > 0 ? c.hexes : undefined,
+  runIn: c.runIn ?? undefined,
   remainingM: c.remainingM ?? undefined,
   role: c.role,
   labelNeedleNm:
@@ -116,10 +131,14 @@ function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): 
 const MOST_ANSWERED = 40;
 const answered = keepLast<MatchResult>(MOST_ANSWERED);
 
+let shelves = 0;
+const markOf = onceFor((_threads: readonly MatchThread[]) => ++shelves);
+
 /** What the core answers; a question that was asked just now, of the very same shelf, is not worked out again. */
 export function matchOnce(request: MatchRequest, learnedMark: number): MatchResult {
+  const { threads, ...rest } = request;
   const key = createHash('sha1')
-    .update(`${learnedMark} ${JSON.stringify(request)}`)
+    .update(`${learnedMark} ${markOf(threads)} ${JSON.stringify(rest)}`)
     .digest('base64');
   return answered.get(key) ?? answered.put(key, match(request));
 }

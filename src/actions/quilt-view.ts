@@ -2,8 +2,9 @@ import type { ZoneState } from '@/core/rack/rack';
 import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
+import { keptShelf, shelfWith } from './kept-shelf';
 import type { Sql } from '@/data/sql';
-import { readConesOf, readShelfFor } from '@/data/cones';
+import { readConesOf } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
 import { readZones } from '@/data/zones';
 
@@ -25,12 +26,12 @@ export async function readQuiltView(
   id: string,
   shelfOf: 'whole studio' | 'its cards' = 'whole studio',
 ): Promise<QuiltView | null> {
-  const [quilt, zones, setupRows, faults, shelf] = await Promise.all([
+  const [quilt, zones, setupRows, faults, cones] = await Promise.all([
     readQuilt(sql, id),
     readZones(sql, id),
     readSetups(sql, id),
     readFaults(sql, id),
-    shelfOf === 'its cards' ? readConesOf(sql, id) : readShelfFor(sql, id),
+    shelfOf === 'its cards' ? readConesOf(sql, id) : keptShelf(sql),
   ]);
   if (!quilt) return null;
   const setups = new Map(setupRows.map((s) => [s.zoneId, s]));
@@ -39,7 +40,7 @@ export async function readQuiltView(
     zones,
     setups,
     faults,
-    shelf,
+    shelf: Array.isArray(cones) ? cones : shelfWith(cones, setupRows),
     states: new Map(zones.map((z) => [z.id, zoneState(setups.get(z.id))])),
   };
 }

@@ -3,7 +3,14 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
-import { type Use, USES, VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
+import {
+  SOFTNESSES,
+  type Softness,
+  type Use,
+  USES,
+  VISIBILITIES,
+  type VisibilityWish,
+} from '@/core/fields/lists';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
@@ -188,6 +195,9 @@ export class KeepZone {
   @Maybe() @Num(0.01, 100, 'The smallest curve, in inches,') smallestRadiusIn?: number | null;
   @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
   @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+  @Maybe() @OneOf(SOFTNESSES, 'Soft, usual or firm.') softness?: Softness | null;
+  @Maybe() @Whole(1, 9, 'Times sewn over') retraced?: number | null;
+  @Maybe() @Id('This yarn is not known any more.') yarnId?: string | null;
   @IsArray({ message: 'Pick from the list.' })
   @ArrayUnique({ message: 'A feature stands twice.' })
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
@@ -219,6 +229,9 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
         smallestRadiusIn: form.smallestRadiusIn ?? null,
         lengthIn: form.lengthIn ?? null,
         visibility: form.visibility,
+        softness: form.softness,
+        retraced: form.retraced,
+        yarnId: form.yarnId,
         features: form.features,
         fabrics: sharesOf(form.fabrics),
       };
@@ -226,5 +239,8 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
         ? done({ id: form.id })
         : conflict(MEANWHILE);
     },
-    { zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'] },
+    {
+      zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'],
+      zone_yarn_id_fkey: ['yarnId', 'This yarn is not known any more.'],
+    },
   );

@@ -74,8 +74,9 @@ export const EachNum = (low: number, high: number, noun: string): Rule => {
     Max(high, range),
   );
 };
-export const Hex = (): Rule =>
-  all(Matches(/^#[0-9a-f]{6}$/i, { message: 'Write the colour as six digits, such as #6e3b63.' }));
+const HEX = /^#[0-9a-f]{6}$/i;
+const WRITE_HEX = 'Write the colour as six digits, such as #6e3b63.';
+export const Hex = (): Rule => all(Matches(HEX, { message: WRITE_HEX }));
 export const Day = (ask: string): Rule =>
   all(IsDateString({ strict: true }, { message: ask }), Matches(/^\d{4}-\d{2}-\d{2}$/, { message: ask }));
 export const Maybe = (): Rule => all(IsOptional());
@@ -134,6 +135,12 @@ function rulesOf(f: Field): Rule[] {
       return [Yes()];
     case 'hex':
       return [Hex()];
+    case 'hexes': {
+      const size = { message: `${noun}: at most ${f.count![1]}.` };
+      return [
+        all(IsArray(size), ArrayMaxSize(f.count![1], size), Matches(HEX, { each: true, message: WRITE_HEX })),
+      ];
+    }
   }
 }
 

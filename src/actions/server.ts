@@ -84,6 +84,8 @@ export const keepBattingAction = async (input: unknown) =>
   afterwards('keepBatting', () => cloths.keepBatting(thisContext(), input));
 export const keepRulerAction = async (input: unknown) =>
   afterwards('keepRuler', () => cloths.keepRuler(thisContext(), input));
+export const keepYarnAction = async (input: unknown) =>
+  afterwards('keepYarn', () => cloths.keepYarn(thisContext(), input));
 export const putAwayAction = async (input: unknown) =>
   afterwards('putAway', () => cloths.putAway(thisContext(), input));
 

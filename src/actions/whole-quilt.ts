@@ -5,7 +5,7 @@ import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { lockQuilt } from '@/data/quilts';
 import type { Machine } from '@/data/types';
 import type { Context } from './context';
-import { type MatchSources, sharedRequest } from './match-sources';
+import { type MatchSources, sharedRequest, zoneWishes } from './match-sources';
 import type { QuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId, Version } from './rules';
@@ -25,6 +25,7 @@ export function wholeRequest(view: QuiltView, machine: Machine, sources: MatchSo
       return {
         id: z.id,
         zone: zoneForCore(z, quilt),
+        ...zoneWishes(z),
         keep: s && tested ? { topId: s.topId, bobbinId: s.bobbinId } : undefined,
       };
     }),

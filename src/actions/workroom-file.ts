@@ -13,6 +13,7 @@ import type { Cone } from '@/data/types';
 import { MACHINE_FIELDS, readCalibrations, readMachines, upsertCalibration } from '@/data/machines';
 import { readNeedles, upsertNeedle } from '@/data/needles';
 import { readRulers, RULER_FIELDS } from '@/data/rulers';
+import { readYarns, YARN_FIELDS } from '@/data/yarns';
 import type { Sql } from '@/data/sql';
 import {
   PREFERENCE_FIELDS,
@@ -22,7 +23,7 @@ import {
 } from '@/data/preferences';
 import type { Context } from './context';
 import { WindBobbins } from './bobbins';
-import { KeepBatting, KeepFabric, KeepRuler } from './cloths';
+import { KeepBatting, KeepFabric, KeepRuler, KeepYarn } from './cloths';
 import { Calibrate, KeepMachine, checkMachine } from './machines';
 import { KeepNeedles } from './needles';
 import { SetPreferences } from './preferences';
@@ -40,7 +41,7 @@ const pick = <T extends object>(row: T, fields: readonly (keyof T & string)[]) =
 
 /** Everything the Workroom and the shelf hold, as one document. */
 export async function exportWorkroom(sql: Sql) {
-  const [preferences, machines, calibrations, fabrics, battings, cones, needles, rulers, bobbins] =
+  const [preferences, machines, calibrations, fabrics, battings, cones, needles, rulers, yarns, bobbins] =
     await Promise.all([
       readPreferences(sql),
       readMachines(sql),
@@ -50,6 +51,7 @@ export async function exportWorkroom(sql: Sql) {
       readAllCones(sql),
       readNeedles(sql),
       readRulers(sql),
+      readYarns(sql),
       readBobbins(sql),
     ]);
   return {
@@ -66,6 +68,7 @@ export async function exportWorkroom(sql: Sql) {
     })),
     needles: needles.map((n) => pick(n, ['nm', 'eye', 'point', 'coated', 'stock'])),
     rulers: rulers.map((r) => pick(r, ['id', ...RULER_FIELDS])),
+    yarns: yarns.map((y) => pick(y, ['id', ...YARN_FIELDS])),
     bobbins: bobbins.map((b) => pick(b, ['coneId', 'kind', 'metresEach', 'count'])),
   };
 }
@@ -77,6 +80,7 @@ class StoredCone {
   colour!: string;
   fibre!: string;
   tex!: number;
+  hexes?: string[];
   remainingM?: number | null;
   @Yes() away!: boolean;
 }
@@ -90,6 +94,7 @@ const SECTIONS: Readonly<Record<string, { rules: new () => object; filled: objec
   cones: { rules: StoredCone, filled: {} },
   needles: { rules: KeepNeedles, filled: { key: uuidv7() } },
   rulers: { rules: KeepRuler, filled: { key: uuidv7(), version: 0 } },
+  yarns: { rules: KeepYarn, filled: { key: uuidv7(), version: 0 } },
   bobbins: { rules: WindBobbins, filled: { key: uuidv7(), machineId: uuidv7() } },
 };
 
@@ -102,6 +107,7 @@ interface Document {
   cones: StoredCone[];
   needles: KeepNeedles[];
   rulers: KeepRuler[];
+  yarns: KeepYarn[];
   bobbins: WindBobbins[];
 }
 
@@ -192,6 +198,7 @@ const MEANINGS: Meanings = {
   fabric_name_key: ['fabrics', 'A fabric of the file has the name of another one here.'],
   batting_name_key: ['battings', 'A batting of the file has the name of another one here.'],
   ruler_name_key: ['rulers', 'A ruler of the file has the name of another one here.'],
+  yarn_name_key: ['yarns', 'A yarn of the file has the name of another one here.'],
   machine_name_key: ['machines', 'A machine of the file has the name of another one here.'],
   calibration_machine_id_fkey: [
     'calibrations',
@@ -235,6 +242,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       for (const f of doc.fabrics) await putRow(tx, 'fabric', f, FABRIC_FIELDS);
       for (const b of doc.battings) await putRow(tx, 'batting', b, BATTING_FIELDS);
       for (const r of doc.rulers) await putRow(tx, 'ruler', r, RULER_FIELDS);
+      for (const y of doc.yarns) await putRow(tx, 'yarn', y, YARN_FIELDS);
       const here = await readAllCones(tx);
       const other = differing(here, doc.cones);
       if (other.length > 0 && !form.metres) {
@@ -258,6 +266,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
           'cone',
           {
             ...t,
+            hexes: t.hexes ?? [],
             archivedAt: t.away ? new Date() : null,
             remainingAt: t.remainingM == null ? null : new Date(),
             ...set,

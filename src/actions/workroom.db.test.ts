@@ -12,7 +12,8 @@ import { readPreferences } from '@/data/preferences';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
 import { windBobbins } from './bobbins';
-import { keepBatting, keepFabric, keepRuler, putAway } from './cloths';
+import { readYarns } from '@/data/yarns';
+import { keepBatting, keepFabric, keepRuler, keepYarn, putAway } from './cloths';
 import { addCones, countCone, editCone, editMany } from './cones';
 import { exportCsv, importFile, importHints, undoImported } from './exchange';
 import { calibrate, keepMachine } from './machines';
@@ -201,6 +202,47 @@ describe('cloths, rulers, machines, calibrations', () => {
     const ruler = { key: key(), version: 0, name: 'Arc', notes: '', shape: 'arc', thicknessMm: 6 };
     expect(paths(await keepRuler(thisContext(), ruler))).toEqual(['radiusIn']);
     value(await keepRuler(thisContext(), { ...ruler, key: key(), radiusIn: 4 }));
+  });
+  test('a yarn is kept, found by a zone, put away and brought back; a name stands once', async () => {
+    const form = { key: key(), version: 0, name: 'Kelp twist', diameterMm: 2.5, skeins: 1.5, skeinM: 40 };
+    const { id } = value(await keepYarn(thisContext(), form));
+    expect((await readYarns(base.sql)).find((y) => y.id === id)).toMatchObject({
+      diameterMm: 2.5,
+      hex: null,
+    });
+    expect(paths(await keepYarn(thisContext(), { ...form, key: key() }))).toEqual(['name']);
+    expect(
+      paths(await keepYarn(thisContext(), { ...form, key: key(), name: 'Rope', diameterMm: 40 })),
+    ).toEqual(['diameterMm']);
+    value(await keepYarn(thisContext(), { ...form, key: key(), id, version: 1, hex: '#AABBCC' }));
+    expect((await readYarns(base.sql)).find((y) => y.id === id)).toMatchObject({
+      hex: '#aabbcc',
+      version: 2,
+    });
+    value(await putAway(thisContext(), { key: key(), id, what: 'yarn', away: true }));
+    expect((await readYarns(base.sql)).some((y) => y.id === id)).toBe(false);
+    value(await putAway(thisContext(), { key: key(), id, what: 'yarn', away: false }));
+    expect((await readYarns(base.sql)).some((y) => y.id === id)).toBe(true);
+  });
+  test('thread that changes along its length keeps its colours, one cone at a time', async () => {
+    const form = {
+      key: key(),
+      line: 'Tidewrack 40',
+      fibre: 'polyester-filament',
+      label: 'Tex 27',
+      role: 'top',
+      hexes: ['#AA0000', '#00aa00'],
+      runIn: 2,
+    };
+    const two = [{ colour: 'Reef' }, { colour: 'Shoal' }];
+    expect(paths(await addCones(thisContext(), { ...form, colours: two }))).toEqual(['hexes']);
+    const wrong = { ...form, key: key(), hexes: ['red'], colours: [{ colour: 'Reef' }] };
+    expect(paths(await addCones(thisContext(), wrong))).toEqual(['hexes']);
+    value(await addCones(thisContext(), { ...form, key: key(), colours: [{ colour: 'Reef' }] }));
+    expect((await readAllCones(base.sql)).find((c) => c.line === 'Tidewrack 40')).toMatchObject({
+      hexes: ['#aa0000', '#00aa00'],
+      runIn: 2,
+    });
   });
   test('a machine of impossible ranges is refused at the field', async () => {
     const [m] = await readMachines(base.sql);

@@ -1,4 +1,5 @@
 import { BATTING, FABRIC } from '@/core/fields/cloth';
+import type { AwayKind } from '@/core/fields/lists';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { StudioBatting, StudioFabric } from './types';
@@ -47,24 +48,25 @@ export async function updateBatting(
   return rows.length === 1;
 }
 
-/** Puts a cloth or ruler away or takes it out again; quilts that use it keep it, and what ships stays. How many were. */
+/** Puts a cloth, ruler or yarn away or takes it out again; quilts that use it keep it, and what ships stays. How many were. */
 export async function setClothArchived(
   sql: Sql,
-  table: 'fabric' | 'batting' | 'ruler',
+  table: AwayKind,
   id: string,
   away: boolean,
 ): Promise<boolean> {
   const rows = await sql`
     update ${sql(table)} set archived_at = ${away ? new Date() : null}, version = version + 1
-    where id = ${id} ${table === 'ruler' ? sql`` : sql`and not shipped`} returning id`;
+    where id = ${id} ${table === 'ruler' || table === 'yarn' ? sql`` : sql`and not shipped`} returning id`;
   return rows.length === 1;
 }
 
 /** What is put away, newest first. */
 export const readPutAway = (
   sql: Sql,
-): Promise<{ what: 'fabric' | 'batting' | 'ruler'; id: string; name: string; at: Date }[]> => sql`
+): Promise<{ what: AwayKind; id: string; name: string; at: Date }[]> => sql`
   select 'fabric' as what, id, name, archived_at as at from fabric where archived_at is not null
   union all select 'batting', id, name, archived_at from batting where archived_at is not null
+  union all select 'yarn', id, name, archived_at from yarn where archived_at is not null
   union all select 'ruler', id, name, archived_at from ruler where archived_at is not null
   order by at desc, name`;

@@ -27,13 +27,6 @@ export const readCardCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
     join setup s on s.zone_id = z.id where q.handed_back_on is null)
   order by line, colour`;
 
-/** The cones in use, and those named by a card of one quilt; by line and colour. */
-export const readShelfFor = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<Cone[]>`
-  ${selectCone(sql)} where archived_at is null or id in (
-    select unnest(array[s.top_id, s.bobbin_id]) from zone z join setup s on s.zone_id = z.id
-    where z.quilt_id = ${quiltId})
-  order by line, colour`;
-
 /** The cones that the cards of one quilt name, put away or not. */
 export const readConesOf = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} where id in (

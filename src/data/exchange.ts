@@ -28,7 +28,7 @@ const INSERT: {
         remainingAt: r.remainingM === null ? null : new Date(),
       })),
       (part) =>
-        sql`insert into cone ${sql(part as Record<string, CsvValue>[], 'id', 'importId', ...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt')}`,
+        sql`insert into cone ${sql(part as unknown as Record<string, CsvValue>[], 'id', 'importId', ...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt')}`,
     ),
   battings: (sql, rows: readonly BattingRow[], importId) =>
     inChunks(

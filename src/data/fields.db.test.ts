@@ -7,6 +7,7 @@ import { MACHINE } from '@/core/fields/machine';
 import { NEEDLE } from '@/core/fields/needle';
 import { PREFERENCES } from '@/core/fields/preferences';
 import { ROUND } from '@/core/fields/round';
+import { YARN } from '@/core/fields/yarn';
 import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
 import { EYES, POINTS } from '@/core/tables/needles';
@@ -25,6 +26,7 @@ const TABLES: Record<string, readonly Field[]> = {
   fabric: FABRIC,
   batting: BATTING,
   ruler: RULER,
+  yarn: YARN,
   needle: NEEDLE,
   machine: MACHINE,
   bobbin_stock: BOBBIN,
@@ -35,6 +37,7 @@ const TYPES: Record<Field['kind'], readonly string[]> = {
   text: ['text'],
   long: ['text'],
   hex: ['text'],
+  hexes: ['ARRAY'],
   number: ['double precision'],
   inches: ['double precision'],
   mm: ['double precision'],
@@ -113,6 +116,7 @@ describe('closed lists stand once', () => {
     ['quilt', 'step', lists.STEPS],
     ['quilt', 'turn_rule', lists.TURN_RULES],
     ['zone', 'visibility', lists.VISIBILITIES],
+    ['zone', 'softness', lists.SOFTNESSES],
     ['cone', 'tex_basis', lists.BASES],
     ['cone', 'remaining_source', lists.REMAINING_SOURCES],
     ['cone_use', 'why', lists.CONE_USE_WHYS],

@@ -9,6 +9,7 @@ import type {
   RemainingSource,
   RulerShape,
   Sheen,
+  Softness,
   Step,
   TurnRule,
   Use,
@@ -84,6 +85,9 @@ export interface Cone {
   line: string;
   colour: string;
   hex: string | null;
+  /** Its colours along its length, where it has several, and how long each runs. */
+  hexes: string[];
+  runIn: number | null;
   fibre: string;
   label: string;
   tex: number;
@@ -187,6 +191,19 @@ export interface Ruler {
   version: number;
 }
 
+export interface Yarn {
+  id: string;
+  name: string;
+  hex: string | null;
+  diameterMm: number;
+  skeinM: number | null;
+  skeins: number;
+  place: string;
+  price: number | null;
+  notes: string;
+  version: number;
+}
+
 export interface StoredCalibration {
   id: string;
   machineId: string;
@@ -273,6 +290,19 @@ export interface Zone {
   smallestRadiusIn: number | null;
   lengthIn: number | null;
   visibility: VisibilityWish;
+  /** How soft it should stay; nothing is said of it when null. */
+  softness: Softness | null;
+  /** How often each line is sewn on purpose. */
+  retraced: number | null;
+  /** The yarn that is couched here. */
+  yarn: {
+    id: string;
+    name: string;
+    diameterMm: number;
+    hex: string | null;
+    skeinM: number | null;
+    skeins: number;
+  } | null;
   fabrics: ZoneFabric[];
   features: string[];
   version: number;

@@ -4,7 +4,10 @@ import type { Zone } from './types';
 
 const selectZones = (sql: Sql) => sql`
   select z.id, z.quilt_id, z.letter, z.name, z.geometry, z.technique, z.spacing_in, z.smallest_radius_in,
-         z.length_in, z.visibility, z.version,
+         z.length_in, z.visibility, z.softness, z.retraced, z.version,
+         (select jsonb_build_object('id', y.id, 'name', y.name, 'diameterMm', y.diameter_mm, 'hex', y.hex, 'skeinM', y.skein_m,
+                                     'skeins', y.skeins)
+          from yarn y where y.id = z.yarn_id) as yarn,
          (select coalesce(jsonb_agg(jsonb_build_object('fabricId', f.id, 'kind', f.kind, 'name', f.name, 'hex', zf.hex,
                                                        'share', zf.share, 'role', zf.role, 'sewnOver', zf.sewn_over,
                                                        'busyness', coalesce(zf.busyness, f.busyness)) order by zf.position), '[]')
@@ -33,6 +36,9 @@ export interface ZoneWork {
   smallestRadiusIn: number | null;
   lengthIn: number | null;
   visibility: Zone['visibility'];
+  softness?: Zone['softness'];
+  retraced?: number | null;
+  yarnId?: string | null;
   fabrics: readonly ZoneCloth[];
   features: readonly string[];
 }
@@ -42,9 +48,11 @@ export async function insertZone(
   z: ZoneWork & { id: string; quiltId: string; letter: string; geometry: MultiPolygon },
 ): Promise<void> {
   await sql`
-    insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility)
+    insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility,
+                      softness, retraced, yarn_id)
     values (${z.id}, ${z.quiltId}, ${z.letter}, ${z.name}, ${sql.json(z.geometry as never)}, ${z.technique},
-            ${z.spacingIn}, ${z.smallestRadiusIn}, ${z.lengthIn}, ${z.visibility})`;
+            ${z.spacingIn}, ${z.smallestRadiusIn}, ${z.lengthIn}, ${z.visibility}, ${z.softness ?? null},
+            ${z.retraced ?? null}, ${z.yarnId ?? null})`;
   await setZoneCloth(sql, z.id, z);
 }
 
@@ -56,6 +64,7 @@ export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: num
   const rows = await sql`
     update zone set name = ${z.name}, technique = ${z.technique}, spacing_in = ${z.spacingIn},
       smallest_radius_in = ${z.smallestRadiusIn}, length_in = ${z.lengthIn}, visibility = ${z.visibility},
+      softness = ${z.softness ?? null}, retraced = ${z.retraced ?? null}, yarn_id = ${z.yarnId ?? null},
       version = version + 1
     where id = ${id} and version = ${version} returning id`;
   if (rows.length === 0) return false;

@@ -25,6 +25,7 @@ import { insertShipped } from '@/data/shipped';
 import { readMachine, upsertCalibration } from '@/data/machines';
 import { fitNeedle } from '@/data/needles';
 import { insertRuler } from '@/data/rulers';
+import { insertYarn } from '@/data/yarns';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
@@ -38,6 +39,7 @@ import {
   demoMachine,
   demoNeedles,
   demoRulers,
+  demoYarns,
   demoShelf,
   demoSpeedDial,
   demoTopDial,
@@ -69,16 +71,17 @@ async function insertWorkroom(tx: Sql): Promise<string> {
   const m = demoMachine;
   await tx`
     insert into machine (id, name, shank, max_spm, idle_min_spm, idle_max_spm, min_spi, max_spi, modes, feet,
-                         bobbin_od_mm, bobbin_core_mm, bobbin_width_mm, throat_in, dead_in, frame_in, roll_in_throat)
+                         bobbin_od_mm, bobbin_core_mm, bobbin_width_mm, throat_in, dead_in, frame_in, roll_in_throat,
+                         couching_hole_mm)
     values (${machineId}, ${m.name}, ${m.shank}, ${m.maxSpm}, ${m.idleMinSpm}, ${m.idleMaxSpm}, ${m.minSpi}, ${m.maxSpi},
             ${m.modes}, ${m.feet}, ${m.bobbinOdMm}, ${m.bobbinCoreMm}, ${m.bobbinWidthMm}, ${m.throatIn}, ${m.deadIn},
-            ${m.frameIn}, ${m.rollInThroat})`;
+            ${m.frameIn}, ${m.rollInThroat}, ${m.couchingHoleMm})`;
   for (const c of demoShelf) {
     const { tex, basis } = describeThread({ label: c.label, fibre: c.fibre });
     await tx`
-      insert into cone (id, line, colour, hex, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
+      insert into cone (id, line, colour, hex, hexes, run_in, fibre, label, tex, tex_basis, role, remaining_m, remaining_source,
                           needle_min_nm, needle_max_nm, sheen, tare_g, full_m, place, remaining_at)
-      values (${uuidv7()}, ${c.line}, ${c.colour}, ${c.hex ?? null}, ${c.fibre}, ${c.label}, ${tex}, ${basis}, ${c.role},
+      values (${uuidv7()}, ${c.line}, ${c.colour}, ${c.hex ?? null}, ${c.hexes ?? []}, ${c.runIn ?? null}, ${c.fibre}, ${c.label}, ${tex}, ${basis}, ${c.role},
               ${c.remainingM}, 'weighed', ${c.labelNeedleNm?.[0] ?? null}, ${c.labelNeedleNm?.[1] ?? null},
               ${c.fibre === 'cotton' ? 'matt' : c.fibre === 'metallic' || c.fibre === 'rayon' ? 'bright' : 'satin'}, 38,
               ${fullMetres(c)}, ${placeOf(c)}, now())`;
@@ -88,6 +91,7 @@ async function insertWorkroom(tx: Sql): Promise<string> {
   for (const [name, kind] of demoBattings)
     await tx`insert into batting (id, kind, name) values (${uuidv7()}, ${kind}, ${name})`;
   for (const r of demoRulers) await insertRuler(tx, uuidv7(), r);
+  for (const y of demoYarns) await insertYarn(tx, uuidv7(), y);
   await upsertCalibration(tx, uuidv7(), machineId, 'speed-dial', demoSpeedDial);
   await upsertCalibration(tx, uuidv7(), machineId, 'top-dial', demoTopDial);
   await fitNeedle(

@@ -3,6 +3,9 @@ export interface DemoCone {
   line: string;
   colour: string;
   hex?: string;
+  /** Of thread that changes along its length. */
+  hexes?: readonly string[];
+  runIn?: number;
   fibre: string;
   label: string;
   role: 'top' | 'bobbin' | 'both';
@@ -105,6 +108,7 @@ export const demoMachine = {
   deadIn: 5.5,
   frameIn: 132,
   rollInThroat: true,
+  couchingHoleMm: 3,
 };
 
 /** Six battings on the shelf: name and kind. */
@@ -123,6 +127,39 @@ export const demoRulers = [
   { name: 'Porthole circle, 2 in', shape: 'circle', thicknessMm: 6, radiusIn: 2, notes: '' },
   { name: 'Old rotary ruler', shape: 'straight', thicknessMm: 3, radiusIn: null, notes: 'For cutting only.' },
 ] as const;
+
+export const demoYarns = [
+  {
+    name: 'Kelp bouclé',
+    hex: '#5d6b4f',
+    diameterMm: 3.2,
+    skeinM: 45,
+    skeins: 2.5,
+    place: 'yarn basket',
+    price: 7.5,
+    notes: '',
+  },
+  {
+    name: 'Foam chainette',
+    hex: '#e9e5d8',
+    diameterMm: 2.1,
+    skeinM: 90,
+    skeins: 1,
+    place: 'yarn basket',
+    price: 6,
+    notes: '',
+  },
+  {
+    name: 'Tarred twine',
+    hex: '#2e2b29',
+    diameterMm: 1.6,
+    skeinM: null,
+    skeins: 1,
+    place: 'drawer',
+    price: null,
+    notes: 'End of a ball.',
+  },
+];
 
 /** Marks on the speed dial and stitches a minute; on the top tension dial and gf. */
 export const demoSpeedDial = [

@@ -1,16 +1,16 @@
-import { readAllCones } from '@/data/cones';
+import { keptShelf } from '@/actions/kept-shelf';
 import { db } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
-import { packCones } from '@/ui/shelf/packed';
+import { listedCones } from '@/ui/shelf/listed';
 import { ShelfBench } from '@/ui/shelf/ShelfBench';
 
 export const metadata = { title: 'Thread shelf' };
 
 export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ cone?: string }> }) {
   const [cones, preferences, { cone }] = await Promise.all([
-    readAllCones(db()),
+    keptShelf(db()),
     readPreferences(db()),
     searchParams,
   ]);
-  return <ShelfBench key={cone} shelf={packCones(cones)} lowM={preferences?.lowM ?? 300} open={cone} />;
+  return <ShelfBench key={cone} shelf={listedCones(cones)} lowM={preferences?.lowM ?? 300} open={cone} />;
 }

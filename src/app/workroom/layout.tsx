@@ -5,6 +5,7 @@ const PARTS = [
   ['needles', 'Needles'],
   ['bobbins', 'Bobbins'],
   ['cloth', 'Cloth and batting'],
+  ['yarn', 'Yarn'],
   ['rulers', 'Rulers'],
   ['preferences', 'How we work'],
   ['learned', 'Learned'],

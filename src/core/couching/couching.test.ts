@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { type CouchingRequest, planCouching } from './couching';
+import { readLengthMm } from '../exchange/read-number';
+import { type CouchingRequest, planCouching, skeinEnds } from './couching';
 
 const request: CouchingRequest = {
   pathIn: 400,
@@ -51,4 +52,39 @@ test('without a foot for it the yarn is guided by hand before a ruler foot', () 
   const out = planCouching({ ...request, footHoleMm: 0 });
   expect(out.foot).toBe('ruler');
   expect(out.cautions[0]!.text).toContain('Guide it by hand');
+});
+
+describe('in which block a skein ends', () => {
+  const blocks = Array.from({ length: 10 }, () => ({ pathIn: 100, starts: 1 }));
+  test('each skein ends where its metres do', () => {
+    const told = skeinEnds(blocks, 9, 4);
+    expect(told.blocksM[0]).toBeCloseTo(100 * 0.0254 * 1.06 + 0.2, 9);
+    for (const e of told.ends) {
+      const before = told.blocksM.slice(0, e.block - 1).reduce((a, b) => a + b, 0);
+      expect(before + e.share * told.blocksM[e.block - 1]!).toBeCloseTo(9 * e.skein, 6);
+      expect(e.share).toBeGreaterThanOrEqual(0);
+      expect(e.share).toBeLessThan(1);
+    }
+    expect(told.ends).toHaveLength(Math.floor(told.totalM / 9));
+    expect(told.lackingM).toBe(0);
+  });
+  test('a begun skein is used first', () => {
+    expect(skeinEnds(blocks, 9, 1.5).ends[0]).toMatchObject({ skein: 1, block: 2 });
+  });
+  test('what is lacking is told', () => {
+    const told = skeinEnds(blocks, 9, 1);
+    expect(told.lackingM).toBeCloseTo(told.totalM - 9, 9);
+  });
+});
+
+test.each([
+  ['10 turns', 2.54],
+  ['10 wraps to the inch', 2.54],
+  ['12.7 wpi', 2],
+  ['2.5 mm', 2.5],
+  ['0 turns', null],
+])('a yarn’s thickness “%s”', (text, mm) => {
+  const read = readLengthMm(text, '.', 'mm');
+  if (mm === null) expect(read).toBeNull();
+  else expect(read).toBeCloseTo(mm, 9);
 });

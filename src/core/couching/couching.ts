@@ -58,3 +58,38 @@ export function planCouching(r: CouchingRequest): Couching {
     cautions,
   };
 }
+
+/** Where yarn ends as blocks are couched one after the other. */
+export interface SkeinEnds {
+  /** Metres each block takes. */
+  blocksM: number[];
+  totalM: number;
+  /** For each skein that ends on the way: the block it ends in, from 1, and how far through that block, 0 to 1. */
+  ends: { skein: number; block: number; share: number }[];
+  /** Metres still lacking after the last block; 0 when the skeins at hand suffice. */
+  lackingM: number;
+}
+
+/**
+ * In which block each skein ends, so that a block that cannot be finished is not begun with it.
+ * @param paths the couched path of each block, inches, and its starts. @param skeinM metres of a skein, above 0.
+ * @param skeins at hand; a begun one counts as its part, and is used first.
+ */
+export function skeinEnds(
+  paths: readonly { pathIn: number; starts: number }[],
+  skeinM: number,
+  skeins: number,
+): SkeinEnds {
+  const blocksM = paths.map((p) => inToM(p.pathIn) * TAKE_UP + PER_START_M * p.starts);
+  const totalM = blocksM.reduce((sum, m) => sum + m, 0);
+  const begun = skeins % 1;
+  const marks: number[] = [];
+  for (let m = (begun || 1) * skeinM; m < totalM - 1e-9; m += skeinM) marks.push(m);
+  let block = 0;
+  let before = 0;
+  const ends = marks.map((m, i) => {
+    while (before + blocksM[block]! <= m) before += blocksM[block++]!;
+    return { skein: i + 1, block: block + 1, share: (m - before) / blocksM[block]! };
+  });
+  return { blocksM, totalM, ends, lackingM: Math.max(0, totalM - skeins * skeinM) };
+}

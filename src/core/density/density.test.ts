@@ -140,3 +140,25 @@ describe('neighbours', () => {
     ).toThrow(/“X”/);
   });
 });
+
+describe('softness as a wish', () => {
+  test('met, nothing is said; missed, the gap that would meet it is told, and it does', () => {
+    const soft = ask([zone('A', { spacingIn: 1, softness: 'soft' })]);
+    expect(codes(soft)).toContain('softness');
+    const gap = Number(/([\d.]+) in apart would do it/.exec(soft.cautions.at(-1)!.text)![1]);
+    expect(codes(ask([zone('A', { spacingIn: gap + 0.01, softness: 'soft' })]))).not.toContain('softness');
+    expect(codes(ask([zone('A', { spacingIn: 1 })]))).not.toContain('softness');
+  });
+  test('where the batting forbids the wider gap, it says how soft it can be', () => {
+    const told = ask([zone('A', { spacingIn: 0.3, softness: 'soft' })], { battingMaxGapIn: 0.6 });
+    expect(told.cautions.find((c) => c.code === 'softness')!.text).toMatch(
+      /allows gaps of 0\.6 in, which leaves it usual/,
+    );
+  });
+  test('too soft where firm is asked', () => {
+    const told = ask([zone('A', { spacingIn: 2, softness: 'firm' })]);
+    expect(told.cautions.find((c) => c.code === 'softness')!.text).toMatch(
+      /softer than wished.*in apart would do it/,
+    );
+  });
+});

@@ -1,7 +1,8 @@
 import { type Caution, CoreError } from '../notes';
 import { battings } from '../tables/battings';
-import { techniques } from '../tables/techniques';
+import { type Technique, techniques } from '../tables/techniques';
 import { diameterMm } from '../thread/thread';
+import type { Softness } from '../fields/lists';
 import { mmToIn } from '../units/length';
 import { lineDensity, sewnLengthIn, type SewnRequest } from './line-density';
 
@@ -9,6 +10,8 @@ export interface DensityZone extends SewnRequest {
   id: string;
   topTex?: number;
   fibre?: string;
+  /** How soft it should stay. */
+  softness?: Softness;
 }
 
 export interface DensityRequest {
@@ -65,6 +68,13 @@ export const gapLimitIn = (battingId: string, ratedIn?: number, share = GAP_SHAR
 export const threadCover = (lambda: number, backtrack: number, threadMm: number): number =>
   lambda * (1 + backtrack) * mmToIn(threadMm);
 
+/** Line density up to which an area counts as soft, and as neither soft nor firm, in/in² (judgement). */
+export const SOFT_UP_TO = { soft: 1, usual: 2.5 } as const;
+
+/** Soft, usual or firm, by its line density in in/in². */
+export const softnessOf = (lambda: number): Softness =>
+  lambda <= SOFT_UP_TO.soft + 1e-9 ? 'soft' : lambda <= SOFT_UP_TO.usual + 1e-9 ? 'usual' : 'firm';
+
 /** A zone smaller than this share of the zones it touches together is an accent and condemns nothing. */
 const ACCENT = 0.08;
 /** Line density above which an area is stiff whatever the thread, in/in². */
@@ -98,6 +108,8 @@ export function density(request: DensityRequest): Density {
             ? `Thread covers ${(covers * 100).toFixed(0)} % of zone ${zone.id}: it will be stiff.`
             : `Zone ${zone.id} has ${lambda.toFixed(1)} in of line on each square inch: it will be stiff whatever the thread.`,
       });
+    const wished = softnessCaution(zone, lambda, t, allowed);
+    if (wished) cautions.push(wished);
     return {
       id: zone.id,
       lineDensity: lambda,
@@ -132,6 +144,26 @@ export function density(request: DensityRequest): Density {
     limit,
     ok: evenness <= limit && zones.every((z) => z.ok),
     cautions,
+  };
+}
+
+/** What stands against a wish for softness, with the gap that would meet it; null when it is met. */
+function softnessCaution(zone: DensityZone, lambda: number, t: Technique, allowedIn: number): Caution | null {
+  const wish = zone.softness;
+  if (!wish || softnessOf(lambda) === wish || !t.area) return null;
+  const aim = wish === 'firm' ? SOFT_UP_TO.usual * 1.05 : SOFT_UP_TO[wish];
+  if (wish === 'usual' && lambda < aim) return null;
+  // Line density falls as the gap grows, in proportion.
+  const gap = (zone.spacingIn * lambda) / aim;
+  const much = lambda > aim ? 'firmer' : 'softer';
+  const held =
+    gap > allowedIn
+      ? `This batting allows gaps of ${allowedIn.toFixed(1)} in, which leaves it ${softnessOf((zone.spacingIn * lambda) / allowedIn)}.`
+      : `${Number(gap.toFixed(2))} in apart would do it.`;
+  return {
+    code: 'softness',
+    severity: 'note',
+    text: `Zone ${zone.id} comes out ${much} than wished: ${lambda.toFixed(1)} in of line to the square inch is ${softnessOf(lambda)}, and ${wish} is asked. ${held}`,
   };
 }
 

@@ -25,9 +25,14 @@ const IN_MM = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, '”': 25.4, inch: 
 
 /**
  * A length with or without its unit, in mm; without one it is in `bare`. Null when it cannot be read.
+ * A yarn’s thickness may be told by how many turns of it cover an inch.
  * @example readLengthMm('6 in', '.', 'mm') // 152.4
+ * @example readLengthMm('10 turns', '.', 'mm') // 2.54
  */
 export function readLengthMm(text: string, decimal: DecimalSign, bare: 'mm' | 'in'): number | null {
+  const wound = /^(.*?)\s*(?:turns|wraps|wpi)(?: (?:to|per|an?) (?:the )?inch)?$/iu.exec(text.trim());
+  const turns = wound && readNumber(wound[1]!, decimal);
+  if (turns != null && turns > 0) return 25.4 / turns;
   const found = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|”)?\.?$/iu.exec(text.trim());
   const n = found && readNumber(found[1]!, decimal);
   return n == null ? null : n * IN_MM[(found![2]?.toLowerCase() ?? bare) as keyof typeof IN_MM];

@@ -22,6 +22,8 @@ export interface ConeRow {
   line: string;
   colour: string;
   hex: string | null;
+  hexes: string[];
+  runIn: number | null;
   fibre: string;
   label: string;
   tex: number;
@@ -113,7 +115,13 @@ function readCell(r: Reading, f: Field): unknown {
     if (column?.required) return r.error(f.id, 'Is empty, and is needed.');
     if (column?.emptyFlag) return r.flag(f.id, column.emptyFlag);
     if (column?.empty !== undefined) return column.empty;
-    return f.kind === 'text' || f.kind === 'long' ? '' : f.kind === 'yes' ? false : null;
+    return f.kind === 'hexes'
+      ? []
+      : f.kind === 'text' || f.kind === 'long'
+        ? ''
+        : f.kind === 'yes'
+          ? false
+          : null;
   }
   switch (f.kind) {
     case 'text':
@@ -135,6 +143,15 @@ function readCell(r: Reading, f: Field): unknown {
     }
     case 'hex':
       return readHex(text) ?? r.error(f.id, `“${text}” is not a colour. Write six digits, such as #6e3b63.`);
+    case 'hexes': {
+      const all = text.split(/[\s,;/|]+/).map(readHex);
+      if (all.includes(null))
+        return r.error(
+          f.id,
+          `“${text}” is not a row of colours. Write each as six digits, such as #6e3b63 #8a9a7b.`,
+        );
+      return all.length > f.count![1] ? r.error(f.id, `At most ${f.count![1]} colours.`) : all;
+    }
     case 'yes': {
       const value = readYes(text);
       return value === null ? r.error(f.id, `“${text}” is neither yes nor no.`) : value;

@@ -81,6 +81,10 @@ export interface FaultBook {
   symptom(cause: string, symptom: string): number;
   fact(cause: string, fact: string, value: string): number;
   outcome(cause: string, check: string, outcome: string): number;
+  /** The chance that nothing at all is seen of a cause. */
+  nothingSeen(cause: string): number;
+  /** The chance of an outcome for each cause, in the order of the table. */
+  outcomes(check: string, outcome: string): readonly number[];
 }
 
 const pairKey = (...ids: string[]) => ids.join(' ');
@@ -138,6 +142,15 @@ const shippedOutcomes = new Map(
 const shippedSymptom = (cause: string, symptom: string) =>
   shippedSymptoms.get(pairKey(cause, symptom)) ?? baseRates[symptom] ?? LEAST;
 
+/** Each answer worked out once. */
+function once<T>(work: (key: string) => T): (key: string) => T {
+  const known = new Map<string, T>();
+  return (key) => {
+    if (!known.has(key)) known.set(key, work(key));
+    return known.get(key)!;
+  };
+}
+
 /**
  * The figures moved by the studio's confirmed episodes (Dirichlet and Beta counts; the shipped figures count as 40
  * episodes of each cause). A symptom an episode does not name counts as there in part: it may not have been told.
@@ -169,22 +182,34 @@ export function faultBook(learned: readonly FaultEpisode[] = []): FaultBook {
   const moved = (p: number, hits: number, of: number) => (WORTH * p + hits) / (WORTH + of);
   const all = WORTH * causes.rows.length;
   const told = (key: string) => counts.get(key) ?? 0;
+  const outcome = (c: string, check: string, o: string) =>
+    moved(
+      shippedOutcomes.get(pairKey(c, check))!.get(o)!,
+      told(pairKey(c, 'check', check, o)),
+      told(pairKey(c, 'check', check)),
+    );
+  const symptom = (c: string, s: string) =>
+    moved(shippedSymptom(c, s), told(pairKey(c, s)), episodes.get(c) ?? 0);
+  const outcomesOf = once((key) => {
+    const [check, o] = key.split(' ') as [string, string];
+    return causes.ids.map((c) => outcome(c, check, o));
+  });
   return {
     episodes,
     prior: new Map(
       causes.rows.map((c) => [c.id, (all * c.prior + (episodes.get(c.id) ?? 0)) / (all + learned.length)]),
     ),
-    symptom: (c, s) => moved(shippedSymptom(c, s), told(pairKey(c, s)), episodes.get(c) ?? 0),
+    symptom,
     fact: (c, f, v) =>
       moved(shippedFacts.get(pairKey(c, f))!.get(v)!, told(pairKey(c, f, v)), told(pairKey(c, f))),
-    outcome: (c, check, o) =>
-      moved(
-        shippedOutcomes.get(pairKey(c, check))!.get(o)!,
-        told(pairKey(c, 'check', check, o)),
-        told(pairKey(c, 'check', check)),
-      ),
+    outcome,
+    nothingSeen: once((c) => symptoms.ids.reduce((p, s) => p * (1 - symptom(c, s)), 1)),
+    outcomes: (check, o) => outcomesOf(pairKey(check, o)),
   };
 }
+
+/** The figures as they ship. */
+const SHIPPED = faultBook();
 
 /** Refuses ids that are not known, and answers that contradict each other. */
 function checkEvidence({ seen, absent = [], facts = {}, done = [] }: FaultEvidence, at = ''): void {
@@ -227,8 +252,7 @@ function beliefs(evidence: FaultEvidence, known: SetupAnswers, book: FaultBook):
     for (const s of absent) log += Math.log(Math.max(LEAST, 1 - book.symptom(c.id, s)));
     if (seen.length > 0) {
       // A fault is only reported when something is seen.
-      const nothing = symptoms.ids.reduce((p, s) => p * (1 - book.symptom(c.id, s)), 1);
-      log -= Math.log(Math.max(LEAST, 1 - nothing));
+      log -= Math.log(Math.max(LEAST, 1 - book.nothingSeen(c.id)));
     }
     for (const [f, v] of Object.entries(evidence.facts ?? {})) log += Math.log(book.fact(c.id, f, v));
     for (const d of evidence.done ?? []) log += Math.log(book.outcome(c.id, d.check, d.outcome));
@@ -255,7 +279,7 @@ function gainOf(
 ): number {
   let after = 0;
   for (const { id: outcome } of check.outcomes) {
-    const likely = causes.ids.map((c) => book.outcome(c, check.id, outcome));
+    const likely = book.outcomes(check.id, outcome);
     const chance = likely.reduce((sum, l, i) => sum + l * p[i]!, 0);
     if (outcome === GONE || chance <= 0) continue;
     const weights = likely.map((l, i) => p[i]! * l);
@@ -298,7 +322,7 @@ function nextCheck(p: readonly number[], done: ReadonlySet<string>, book: FaultB
  * not there, when it shows, the set-up and the checks made; the check by expected information a minute.
  * @throws CoreError `unknown-id` for what is not in the tables, `contradiction` when a symptom is both, `bad-fact`.
  */
-export function diagnose(evidence: FaultEvidence, book: FaultBook = faultBook()): Diagnosis {
+export function diagnose(evidence: FaultEvidence, book: FaultBook = SHIPPED): Diagnosis {
   checkEvidence(evidence);
   const known = readSetup(evidence.setup);
   const p = beliefs(evidence, known, book);

@@ -1,6 +1,17 @@
 /** How a field is asked for and kept. `inches` and `mm` are lengths that may be typed with their unit. */
 export type FieldKind =
-  'text' | 'long' | 'number' | 'whole' | 'inches' | 'mm' | 'choice' | 'checks' | 'yes' | 'hex' | 'numbers';
+  | 'text'
+  | 'long'
+  | 'number'
+  | 'whole'
+  | 'inches'
+  | 'mm'
+  | 'choice'
+  | 'checks'
+  | 'yes'
+  | 'hex'
+  | 'hexes'
+  | 'numbers';
 
 /** One of a closed list: what is stored, what a person reads, and what files may call it. */
 export interface FieldChoice {

@@ -42,6 +42,10 @@ export const VISIBILITIES = ['sink', 'texture', 'show'] as const;
 export type VisibilityWish = (typeof VISIBILITIES)[number];
 
 /** A quilt's steps, in order. */
+/** How an area should feel when it is done. */
+export const SOFTNESSES = ['soft', 'usual', 'firm'] as const;
+export type Softness = (typeof SOFTNESSES)[number];
+
 export const STEPS = ['take-in', 'match', 'test', 'quilt', 'hand-back'] as const;
 export type Step = (typeof STEPS)[number];
 
@@ -65,3 +69,7 @@ export const BASES = ['measured', 'tex', 'den', 'ne', 'nm', 'ticket', 'wt'] as c
 /** Where a number comes from. */
 export const SOURCES = ['predicted', 'proven', 'learned'] as const;
 export type Source = (typeof SOURCES)[number];
+
+/** What can be put away and brought back. */
+export const AWAY_KINDS = ['fabric', 'batting', 'ruler', 'yarn'] as const;
+export type AwayKind = (typeof AWAY_KINDS)[number];

@@ -3,9 +3,16 @@ import type { Field } from './field';
 /** One value as it is kept: texts without blanks round them, colours in small letters, what was not given as nothing. */
 function kept(f: Field, value: unknown): unknown {
   if (value === undefined || value === null || value === '')
-    return f.kind === 'text' || f.kind === 'long' ? '' : f.kind === 'yes' ? false : null;
+    return f.kind === 'hexes'
+      ? []
+      : f.kind === 'text' || f.kind === 'long'
+        ? ''
+        : f.kind === 'yes'
+          ? false
+          : null;
   if (f.kind === 'text' || f.kind === 'long') return String(value).trim();
   if (f.kind === 'hex') return String(value).toLowerCase();
+  if (f.kind === 'hexes') return (value as string[]).map((h) => h.toLowerCase());
   return value;
 }
 

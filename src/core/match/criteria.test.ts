@@ -455,3 +455,31 @@ describe('sentences fit to be read aloud', () => {
     );
   });
 });
+
+describe('thread that changes along its length', () => {
+  const HAZE = [{ fabric: 'quilting-cotton', hex: '#b9c6c9', name: 'Haze blue' }];
+  const plain = one('Heron Poly 60 Fog');
+  const cost = (part: Partial<MatchThread>, zone: Partial<MatchZone> = {}) =>
+    pair({ ...plain, ...part }, { top: HAZE, ...zone }).parts.visibility ?? 0;
+  test('where it should sink, its worst colour counts', () => {
+    expect(cost({ hexes: ['#b9c6c9', '#6e1020'] })).toBeCloseTo(cost({ hex: '#6e1020' }), 6);
+  });
+  test('where it should show, its least colour counts', () => {
+    expect(cost({ hexes: ['#b9c6c9', '#6e1020'] }, { visibility: 'show' })).toBeGreaterThan(
+      cost({ hex: '#6e1020' }, { visibility: 'show' }),
+    );
+  });
+  test('colours that change within a stitch or two are seen as one between them', () => {
+    const mixed = cost({ hexes: ['#b9c6c9', '#6e1020'], runIn: 0.1 });
+    expect(mixed).toBeLessThan(cost({ hexes: ['#b9c6c9', '#6e1020'], runIn: 3 }));
+    expect(mixed).toBeGreaterThan(cost({ hex: '#b9c6c9' }));
+  });
+  test('it says how many, and for how long', () => {
+    const s = pair({ ...plain, hexes: ['#b9c6c9', '#6e1020'], runIn: 3 }, { top: HAZE });
+    expect(
+      notes(s)
+        .map((n) => n.text)
+        .join(' '),
+    ).toMatch(/Of its 2 colours, each for 3 in,/);
+  });
+});

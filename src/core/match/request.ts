@@ -51,6 +51,8 @@ export interface MatchThread {
   hex?: string;
   /** Its colours along its length, where it has several. */
   hexes?: readonly string[];
+  /** How long each of them runs, inches. */
+  runIn?: number;
   remainingM?: number;
   role?: 'top' | 'bobbin' | 'both';
   labelNeedleNm?: readonly [number, number];

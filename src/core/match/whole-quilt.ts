@@ -3,7 +3,7 @@ import { nothingSuits } from './nothing-suits';
 import { chooseTogether, type Choice, priceOf } from './choose-together';
 import { pairsWithin } from './pairs-within';
 import { type BobbinBook, bobbinBook } from './rank-bobbins';
-import type { MatchRequest, MatchZone } from './request';
+import type { MatchRequest, MatchYarn, MatchZone } from './request';
 import type { Setup } from './setup';
 import { type Pair, weighZone } from './weigh-zone';
 import { CRITERIA, type Criterion } from './criteria';
@@ -15,6 +15,8 @@ export interface WholeQuiltRequest extends Omit<
   zones: readonly {
     id: string;
     zone: MatchZone;
+    yarn?: MatchYarn;
+    retraced?: number;
     /** A pair that stands and is not to be moved: it has been tested, or was chosen by hand. */
     keep?: { topId: string; bobbinId: string };
     /** The quilter refuses the trade here: this zone keeps its own best. */
@@ -109,7 +111,7 @@ function weighOne(
   prices: { topPrice: number; bobbinPrice: number },
   book: BobbinBook,
 ): Weighed {
-  const zone = weighZone({ ...shared, zone: z.zone }, book);
+  const zone = weighZone({ ...shared, zone: z.zone, yarn: z.yarn, retraced: z.retraced }, book);
   if (z.keep) {
     const top = zone.tops.find((t) => t.thread.id === z.keep!.topId);
     const bobbin = top && zone.bobbinOf(z.keep!.bobbinId);

@@ -7,6 +7,7 @@ import { toast } from '@/ui/kit/toast';
 import { recolourAction } from '@/actions/server';
 import { rankColours } from '@/core/colour/rank';
 import { Marks, Labels } from '@/ui/draw/Marks';
+import { isWhole, type Listed, useRest } from '@/ui/kit/use-rest';
 import { unpack } from '@/ui/kit/pack';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
@@ -33,14 +34,14 @@ export interface ColourZone {
 export function ColourBench({
   quiltId,
   zone,
-  packed,
+  list,
   photographs,
   acrossIn,
 }: {
   quiltId: string;
   zone: ColourZone;
-  /** The shelf as one text, ColourCone[]. */
-  packed: string;
+  /** The shelf, ColourCone[]. */
+  list: Listed;
   /** Photographs kept with the quilt. */
   photographs: readonly string[];
   /** How much of the cloth a photograph shows unless it is said otherwise: the quilt's own width. */
@@ -54,6 +55,7 @@ export function ColourBench({
   const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
   const [under, setUnder] = useState<string | null>(null);
   const { photo, url, problem, busy, read } = usePhotograph();
+  const packed = useRest(list);
   const cones = useMemo(() => unpack<ColourCone[]>(packed), [packed]);
   const byId = useMemo(() => new Map(cones.map((c) => [c.id, c])), [cones]);
   const ranked = useMemo(
@@ -65,7 +67,10 @@ export function ColourBench({
       }),
     [cloths, cones, aim],
   );
-  const [laid, setLaid] = useState<readonly string[]>(() => ranked.slice(0, 2).map((r) => r.id));
+  const [picked, setLaid] = useState<readonly string[] | null>(
+    isWhole(list) ? ranked.slice(0, 2).map((r) => r.id) : null,
+  );
+  const laid = picked ?? ranked.slice(0, 2).map((r) => r.id);
   const done = useCallback(() => {
     toast('Colours kept. The zone is matched by them from now on.');
     router.refresh();
@@ -213,8 +218,8 @@ export function ColourBench({
             aim={aim}
             laid={laid}
             onLay={(id) =>
-              setLaid((now) =>
-                now.includes(id) ? now.filter((x) => x !== id) : [...now, id].slice(0, MOST_LAID),
+              setLaid(() =>
+                laid.includes(id) ? laid.filter((x) => x !== id) : [...laid, id].slice(0, MOST_LAID),
               )
             }
           />

@@ -29,7 +29,15 @@ const zone: ColourZone = {
   stitchMm: 2.1,
 };
 const bench = () =>
-  render(<ColourBench quiltId="q" zone={zone} packed={pack(cones)} photographs={[]} acrossIn={64} />);
+  render(
+    <ColourBench
+      quiltId="q"
+      zone={zone}
+      list={{ text: pack(cones), count: cones.length }}
+      photographs={[]}
+      acrossIn={64}
+    />,
+  );
 const order = () =>
   screen
     .getAllByRole('checkbox')
@@ -233,6 +241,8 @@ describe('a photograph', () => {
 });
 
 test('a shelf without colours is told what to do', () => {
-  render(<ColourBench quiltId="q" zone={zone} packed="[]" photographs={[]} acrossIn={64} />);
+  render(
+    <ColourBench quiltId="q" zone={zone} list={{ text: '[]', count: 0 }} photographs={[]} acrossIn={64} />,
+  );
   expect(screen.getByText(/No thread on the shelf has a colour yet/)).toBeInTheDocument();
 });

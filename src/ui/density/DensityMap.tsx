@@ -1,10 +1,11 @@
 import type { Neighbour } from '@/core/density/neighbours';
+import type { Bubble } from '@/core/density/bubbles';
 import type { OpenPart } from '@/core/density/motifs';
 import type { Zone } from '@/data/types';
 import { polyline } from '@/ui/draw/mark';
 import { spotIn, zonePath } from '@/ui/quilt-map/outline';
 
-export interface DenseZone extends Pick<Zone, 'id' | 'letter' | 'name' | 'geometry'> {
+export interface DenseZone extends Pick<Zone, 'id' | 'letter' | 'name' | 'geometry' | 'spacingIn'> {
   lineDensity: number;
   /** The gap is wider than the batting allows. */
   tooWide: boolean;
@@ -12,6 +13,98 @@ export interface DenseZone extends Pick<Zone, 'id' | 'letter' | 'name' | 'geomet
 }
 
 const PAD_IN = 1;
+
+/** A bubble as a raised spot: a ring with the light on one side of it. */
+const blister = (x: number, y: number, r: number) =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0M${x - r * 0.5} ${y - r * 0.1}a${r * 0.55} ${r * 0.55} 0 0 1 ${r * 0.45} ${-r * 0.45}`;
+
+/** What the drawing's signs mean, those that are on it. */
+export function DensityLegend({
+  bubbles,
+  uneven,
+  wide,
+  open,
+}: Record<'bubbles' | 'uneven' | 'wide' | 'open', boolean>) {
+  const signs: readonly (readonly [boolean, string, React.ReactNode])[] = [
+    [
+      true,
+      'darker is denser; inches of line to the square inch',
+      <g key="d">
+        <rect
+          width="11"
+          height="14"
+          fill="var(--walnut)"
+          fillOpacity="0.1"
+          stroke="var(--ink)"
+          strokeOpacity="0.45"
+        />
+        <rect x="11" width="11" height="14" fill="var(--walnut)" fillOpacity="0.7" />
+      </g>,
+    ],
+    [
+      uneven,
+      'a seam that is too uneven',
+      <g key="u">
+        <path d="M1 7H21" stroke="var(--madder)" strokeWidth="5" />
+        <path d="M1 7H21" stroke="var(--cloth)" strokeWidth="1.6" strokeDasharray="4 4" />
+      </g>,
+    ],
+    [
+      bubbles,
+      'bubbles here after washing',
+      <path
+        key="b"
+        d={blister(11, 7, 6)}
+        fill="var(--weld-tint)"
+        stroke="var(--weld-text)"
+        strokeWidth="1.2"
+      />,
+    ],
+    [
+      wide,
+      'gaps wider than the batting allows',
+      <rect
+        key="w"
+        x="1.5"
+        y="1.5"
+        width="19"
+        height="11"
+        fill="none"
+        stroke="var(--madder)"
+        strokeWidth="2.4"
+        strokeDasharray="3 3"
+      />,
+    ],
+    [
+      open,
+      'left open over a motif: dashed may stay, whole is too wide',
+      <circle
+        key="o"
+        cx="11"
+        cy="7"
+        r="6"
+        fill="none"
+        stroke="var(--verdigris)"
+        strokeWidth="1.6"
+        strokeDasharray="4 3"
+      />,
+    ],
+  ];
+  return (
+    <ul aria-label="What the signs mean" className="mt-1 grid gap-y-0.5 text-13 text-ink2">
+      {signs
+        .filter(([here]) => here)
+        .map(([, words, sign]) => (
+          <li key={words} className="flex items-center gap-2">
+            <svg width="22" height="14" aria-hidden className="shrink-0">
+              {sign}
+            </svg>
+            {words}
+          </li>
+        ))}
+    </ul>
+  );
+}
 
 /** How dark a zone is drawn: the open ones pale, the densest full, by the logarithm of their densities. */
 export function shadeOf(lineDensity: number, all: readonly number[]): number {
@@ -28,6 +121,7 @@ export function DensityMap({
   lengthIn,
   zones,
   open = [],
+  bubbles = [],
   limitIn,
   chosenId,
   width,
@@ -38,6 +132,8 @@ export function DensityMap({
   zones: readonly DenseZone[];
   /** What no line crosses, each with the circle that fits into it. */
   open?: readonly OpenPart[];
+  /** Where open zones stand up after washing. */
+  bubbles?: readonly Bubble[];
   /** What the batting holds by itself, inches. */
   limitIn?: number;
   chosenId?: string;
@@ -100,6 +196,16 @@ export function DensityMap({
           </circle>
         );
       })}
+      {bubbles.map((b, i) => (
+        <path
+          key={i}
+          data-bubble
+          d={blister(b.x, b.y, b.radiusIn)}
+          fill="var(--weld-tint)"
+          stroke="var(--weld-text)"
+          strokeWidth={px(1.2)}
+        />
+      ))}
       {uneven.map((edge, i) => (
         <g key={i}>
           <path d={polyline(edge)} stroke="var(--madder)" strokeWidth={px(5)} strokeLinecap="round" />

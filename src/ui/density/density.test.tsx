@@ -5,9 +5,33 @@ import { type DenseZone, DensityMap, shadeOf } from './DensityMap';
 import { NeighbourTable } from './NeighbourTable';
 
 const parts = [
-  { id: 'a', letter: 'A', name: 'Border', geometry: [[rect(0, 0, 20, 10)]], lineDensity: 1, tooWide: true },
-  { id: 'b', letter: 'B', name: 'Fill', geometry: [[rect(0, 10, 20, 10)]], lineDensity: 4, tooWide: false },
-  { id: 'c', letter: 'C', name: 'Far', geometry: [[rect(40, 40, 5, 5)]], lineDensity: 2, tooWide: false },
+  {
+    id: 'a',
+    letter: 'A',
+    name: 'Border',
+    geometry: [[rect(0, 0, 20, 10)]],
+    spacingIn: 1,
+    lineDensity: 1,
+    tooWide: true,
+  },
+  {
+    id: 'b',
+    letter: 'B',
+    name: 'Fill',
+    geometry: [[rect(0, 10, 20, 10)]],
+    spacingIn: 1,
+    lineDensity: 4,
+    tooWide: false,
+  },
+  {
+    id: 'c',
+    letter: 'C',
+    name: 'Far',
+    geometry: [[rect(40, 40, 5, 5)]],
+    spacingIn: 1,
+    lineDensity: 2,
+    tooWide: false,
+  },
 ];
 const near = neighbourDensities(parts, 2.5);
 const zones: DenseZone[] = parts.map((p) => ({ ...p, neighbours: near.get(p.id)! }));

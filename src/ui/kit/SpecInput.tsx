@@ -5,6 +5,7 @@ import { TextArea, TextField } from './Field';
 import type { FieldSpec, Values } from './field-spec';
 
 // What draws a list of choices comes with the first field that has one.
+const HexList = dynamic(() => import('./HexList').then((m) => m.HexList));
 const Choice = dynamic(() => import('./Choice').then((m) => m.Choice));
 
 /** One field of a record, whatever form holds its value. */
@@ -28,6 +29,8 @@ export function SpecInput({
       return <Choice {...common} value={String(value)} onChange={onChange} options={spec.options ?? []} />;
     case 'hex':
       return <ColourField {...common} value={String(value)} onChange={onChange} />;
+    case 'hexes':
+      return <HexList {...common} list={value as string[]} onChange={onChange} />;
     case 'yes':
       return (
         <label className="flex min-h-11 items-center gap-2.5 self-end">

@@ -6,7 +6,7 @@ import { numberOf } from './number-of';
 export interface FieldSpec {
   name: string;
   label: string;
-  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'date' | 'inches' | 'mm';
+  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'hexes' | 'date' | 'inches' | 'mm';
   hint?: string;
   options?: readonly { value: string; label: string }[];
   /** Words offered while typing. */
@@ -22,7 +22,7 @@ const NONE = '-';
 
 /** A stored value as the form shows it. */
 function shown(spec: FieldSpec, value: unknown): Values[string] {
-  if (spec.kind === 'checks') return Array.isArray(value) ? (value as string[]) : [];
+  if (spec.kind === 'checks' || spec.kind === 'hexes') return Array.isArray(value) ? (value as string[]) : [];
   if (spec.kind === 'yes') return value === true;
   if (value == null) return spec.kind === 'choice' ? NONE : '';
   return typeof value === 'number' ? String(Number(value.toFixed(4))) : String(value);

@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
+import type { Listed } from '@/ui/kit/use-rest';
 import { ThreadOptions } from './ThreadOptions';
 
 export interface Held {
@@ -23,8 +24,8 @@ export function HoldBar({
   path: string;
   zoneId: string;
   held: Held;
-  /** The shelf's names, packed. */
-  threads: string;
+  /** The shelf's names. */
+  threads: Listed;
   spi: readonly [number, number];
 }) {
   const router = useRouter();
@@ -56,7 +57,7 @@ export function HoldBar({
           onChange={(e) => go({ [part]: e.target.value })}
         >
           <option value="">any {noun}</option>
-          <ThreadOptions packed={threads} not={not} chosen={held[part]} />
+          <ThreadOptions list={threads} not={not} chosen={held[part]} />
         </select>
       ))}
       <select

@@ -1,10 +1,11 @@
 'use client';
 import { predicted } from '@/core/source/known';
 import { safety } from '@/core/cautions/cautions';
-import { planCouching } from '@/core/couching/couching';
+import { planCouching, type SkeinEnds, skeinEnds } from '@/core/couching/couching';
 import { attempt } from '@/core/notes';
 import { planRuler } from '@/core/ruler/ruler';
 import { CautionLine } from '@/ui/kit/CautionLine';
+import type { Zone } from '@/data/types';
 import type { FieldSpec } from '@/ui/kit/field-spec';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
@@ -28,6 +29,7 @@ const RULER: readonly FieldSpec[] = [
 const YARN: readonly FieldSpec[] = [
   { name: 'yarn', label: 'Yarn, thick', kind: 'number', hint: 'mm' },
   { name: 'skein', label: 'A skein', kind: 'number', hint: 'm' },
+  { name: 'skeins', label: 'Skeins here', kind: 'number' },
   { name: 'path', label: 'Path', kind: 'number', hint: 'in' },
   { name: 'starts', label: 'Starts', kind: 'number' },
 ];
@@ -93,13 +95,26 @@ export function CouchingSums({
   pathIn,
   gapIn,
   radiusIn,
+  yarn = null,
+  blocks = [1],
 }: {
   holeMm: number | null;
   pathIn: number;
   gapIn: number;
   radiusIn: number;
+  /** The yarn picked for the zone. */
+  yarn?: Zone['yarn'];
+  /** Share of the path in each block, in the order they are sewn. */
+  blocks?: readonly number[];
 }) {
-  const { form, numberAt } = useSpecForm(YARN, { yarn: 2.5, skein: 60, path: Math.round(pathIn), starts: 4 });
+  const { form, numberAt } = useSpecForm(YARN, {
+    yarn: yarn?.diameterMm ?? 2.5,
+    skein: yarn?.skeinM ?? 60,
+    skeins: yarn?.skeins ?? 1,
+    path: Math.round(pathIn),
+    starts: Math.max(4, blocks.length),
+  });
+  const here = numberAt('skeins');
   const [y, s, p] = ['yarn', 'skein', 'path'].map((f) => numberAt(f, ABOVE_NOTHING));
   const n = numberAt('starts');
   const told =
@@ -114,10 +129,18 @@ export function CouchingSums({
           gapIn,
         })
       : null;
+  const ends =
+    told && s && p && n !== null && here !== null
+      ? skeinEnds(
+          blocks.map((share) => ({ pathIn: p * share, starts: n / blocks.length })),
+          s,
+          here,
+        )
+      : null;
   return (
     <section aria-label="Yarn" className="mt-5 border-t-2 border-ink pt-2">
-      <h3 className="text-[17px]">Yarn</h3>
-      <SpecFields specs={YARN} form={form} className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-4" />
+      <h3 className="text-[17px]">{yarn ? `Yarn, ${yarn.name}` : 'Yarn'}</h3>
+      <SpecFields specs={YARN} form={form} className="mt-1 grid grid-cols-2 gap-3 md:grid-cols-5" />
       {told && (
         <>
           <p className="mt-2">
@@ -128,6 +151,7 @@ export function CouchingSums({
             {told.foot === 'couching' ? 'the couching foot takes it' : 'guided by hand before the ruler foot'}
             .
           </p>
+          {ends && <SkeinWords ends={ends} />}
           {told.cautions.map((x) => (
             <p key={x.code}>
               <CautionLine caution={x} />
@@ -139,5 +163,37 @@ export function CouchingSums({
         <CautionLine caution={safety('hands-near-needle', 'warn')} />
       </p>
     </section>
+  );
+}
+
+const MOST_NAMED = 4;
+
+/** Metres to the block, and the blocks in which a skein ends. */
+function SkeinWords({ ends }: { ends: SkeinEnds }) {
+  const { blocksM } = ends;
+  const [least, most] = [Math.min(...blocksM), Math.max(...blocksM)];
+  const named = ends.ends.slice(0, MOST_NAMED);
+  return (
+    <p className="mt-1">
+      {blocksM.length > 1 && (
+        <>
+          A block takes{' '}
+          {most - least < 0.1 ? `${most.toFixed(1)} m` : `${least.toFixed(1)} to ${most.toFixed(1)} m`}.{' '}
+        </>
+      )}
+      {named.map((e) => (
+        <span key={e.skein}>
+          {blocksM.length > 1
+            ? `Skein ${e.skein} ends in block ${e.block}, ${Math.round(e.share * 100)} % through. `
+            : `Skein ${e.skein} ends ${Math.round(e.share * 100)} % through. `}
+        </span>
+      ))}
+      {ends.ends.length > named.length && `${ends.ends.length - named.length} more end on the way. `}
+      {ends.lackingM > 0 && (
+        <b className="text-weld-text">
+          {ends.lackingM.toFixed(1)} m are lacking: have it to hand before you begin.
+        </b>
+      )}
+    </p>
   );
 }

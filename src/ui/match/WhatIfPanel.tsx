@@ -5,6 +5,7 @@ import type { Problem, Result } from '@/actions/result';
 import type { WhatIfAnswer } from '@/actions/what-if';
 import { Problems } from '@/ui/kit/Problems';
 import type { Held } from './HoldBar';
+import type { Listed } from '@/ui/kit/use-rest';
 import { ThreadOptions } from './ThreadOptions';
 
 /** “What would have to be true for this thread to be best here?” */
@@ -18,7 +19,7 @@ export function WhatIfPanel({
   quiltId: string;
   zoneId: string;
   /** The shelf's names, packed. */
-  threads: string;
+  threads: Listed;
   held: Held;
   ask?: (input: unknown) => Promise<Result<WhatIfAnswer>>;
 }) {
@@ -60,7 +61,7 @@ export function WhatIfPanel({
           className="min-h-11 max-w-[280px] rounded border border-rule bg-cloth px-2 text-16"
         >
           <option value="">pick a thread</option>
-          <ThreadOptions packed={threads} not="bobbin" chosen={topId} />
+          <ThreadOptions list={threads} not="bobbin" chosen={topId} />
         </select>
         <span>to be best here</span>
       </label>

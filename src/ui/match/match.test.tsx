@@ -131,10 +131,13 @@ describe('holding a part', () => {
         path="/quilts/q/match"
         zoneId="z"
         held={held}
-        threads={packNames([
-          { id: 't1', name: 'Heron Poly 40 Slate', role: 'top' },
-          { id: 'b1', name: 'Gossamer 100 Mist', role: 'bobbin' },
-        ])}
+        threads={{
+          count: 2,
+          text: packNames([
+            { id: 't1', name: 'Heron Poly 40 Slate', role: 'top' },
+            { id: 'b1', name: 'Gossamer 100 Mist', role: 'bobbin' },
+          ]),
+        }}
         spi={[4, 18]}
       />,
     );
@@ -213,7 +216,7 @@ describe('what would have to be true', () => {
       <WhatIfPanel
         quiltId="q"
         zoneId="z"
-        threads={packNames([{ id: 'rust', name: 'Rope Cotton 12 Rust', role: 'both' }])}
+        threads={{ count: 1, text: packNames([{ id: 'rust', name: 'Rope Cotton 12 Rust', role: 'both' }]) }}
         held={{ nm: 110 }}
         ask={asked}
       />,

@@ -13,6 +13,7 @@ import { numberOf } from '@/ui/kit/number-of';
 import { newKey, useActionForm } from '@/ui/kit/use-action-form';
 import { ALL, NO_FILTER, shelve, type ShelfFilter } from './filter';
 import { unpackCones } from './packed';
+import { type Listed, useRest } from '@/ui/kit/use-rest';
 import { ShelfRows } from './ShelfRows';
 
 const ShelfTable = dynamic(() => import('./ShelfTable').then((m) => m.ShelfTable));
@@ -28,9 +29,9 @@ const asNumber = (text: string) => {
 };
 
 /** The studio's threads: as spools on shelves or as a table, filtered, picked and compared. */
-/** `shelf` is the packed cones. */
-export function ShelfBench({ shelf, lowM, open }: { shelf: string; lowM: number; open?: string }) {
-  const cones = useMemo(() => unpackCones(shelf), [shelf]);
+export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number; open?: string }) {
+  const text = useRest(shelf);
+  const cones = useMemo(() => unpackCones(text), [text]);
   const router = useRouter();
   const [view, setView] = useState<'spools' | 'table'>('spools');
   const [filter, setFilter] = useState<ShelfFilter>(NO_FILTER);
@@ -66,9 +67,7 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: string; lowM: number;
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-24">Thread shelf</h1>
         <p className="flex-1 text-ink2">
-          {shown.length === cones.length
-            ? `${cones.length} cones`
-            : `${shown.length} of ${cones.length} cones`}
+          {shown.length === cones.length ? `${shelf.count} cones` : `${shown.length} of ${shelf.count} cones`}
           {picked.size > 0 && `, ${picked.size} picked`}
         </p>
         {picked.size > 0 && (

@@ -260,7 +260,8 @@ describe('many cones at once', () => {
 });
 
 describe('the shelf', () => {
-  const bench = (cones = [fog, teal, clear]) => render(<ShelfBench shelf={packCones(cones)} lowM={200} />);
+  const bench = (cones = [fog, teal, clear]) =>
+    render(<ShelfBench shelf={{ text: packCones(cones), count: cones.length }} lowM={200} />);
   // With Shift held a spool is picked; without, it opens.
   const pick = (name: RegExp) => fireEvent.click(screen.getByRole('button', { name }), { shiftKey: true });
 
@@ -357,4 +358,20 @@ describe('the shelf as a table', () => {
     expect(screen.getByRole('table', { name: 'Cones' })).toHaveAttribute('aria-rowcount', '3001');
     expect(screen.getAllByRole('row').length).toBeLessThan(60);
   });
+});
+
+test('of a large shelf the first cones come with the page, and all of them after it', async () => {
+  const many = Array.from({ length: 6 }, (_, i) => aCone({ id: `cone-${i}`, colour: `Shade ${i}` }));
+  const answer = jest.fn(() => Promise.resolve({ ok: true, text: () => Promise.resolve(packCones(many)) }));
+  globalThis.fetch = answer as unknown as typeof fetch;
+  render(
+    <ShelfBench
+      shelf={{ text: packCones(many.slice(0, 2)), count: 6, rest: '/shelf/text?of=cones' }}
+      lowM={200}
+    />,
+  );
+  expect(screen.getByText('6 cones')).toBeVisible();
+  expect(screen.queryAllByText(/Shade 5/)).toHaveLength(0);
+  expect(await screen.findAllByText(/Shade 5/)).not.toHaveLength(0);
+  expect(answer).toHaveBeenCalledTimes(1);
 });

@@ -1,10 +1,11 @@
 'use client';
-import { Controller, useForm } from 'react-hook-form';
+import { useMemo } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
 import { keepZoneAction } from '@/actions/server';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
-import type { StudioFabric, Zone } from '@/data/types';
+import type { StudioFabric, Yarn, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { Problems } from '@/ui/kit/Problems';
@@ -13,7 +14,9 @@ import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 
-const FIELDS: readonly FieldSpec[] = [
+const couches = new Set(techniques.rows.filter((t) => t.couches).map((t) => t.id));
+/** What is asked of a zone; the yarn only where one is laid. */
+const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] => [
   { name: 'name', label: 'Zone', kind: 'text' },
   {
     name: 'technique',
@@ -35,6 +38,33 @@ const FIELDS: readonly FieldSpec[] = [
     ],
   },
   {
+    name: 'yarnId',
+    label: 'Yarn that is laid',
+    kind: 'choice',
+    when: (v) => couches.has(String(v.technique)),
+    options: [
+      { value: '-', label: yarns.length > 0 ? 'not picked yet' : 'none on the shelf yet: Workroom, Yarn' },
+      ...yarns.map((y) => ({ value: y.id, label: y.name })),
+    ],
+  },
+  {
+    name: 'softness',
+    label: 'It should stay',
+    kind: 'choice',
+    options: [
+      { value: '-', label: 'not said' },
+      { value: 'soft', label: 'soft' },
+      { value: 'usual', label: 'as usual' },
+      { value: 'firm', label: 'firm' },
+    ],
+  },
+  {
+    name: 'retraced',
+    label: 'Each line sewn',
+    kind: 'number',
+    hint: 'times, when on purpose more than once',
+  },
+  {
     name: 'features',
     label: 'What else is in it',
     kind: 'checks',
@@ -46,15 +76,18 @@ const FIELDS: readonly FieldSpec[] = [
 export function ZoneDialog({
   zone,
   fabrics,
+  yarns,
   onClose,
 }: {
   zone: Zone;
   fabrics: StudioFabric[];
+  yarns: readonly Yarn[];
   onClose: () => void;
 }) {
+  const FIELDS = useMemo(() => fieldsFor(yarns), [yarns]);
   const form = useForm<{ record: Values; cloths: ClothSaid[] }>({
     defaultValues: {
-      record: toForm(FIELDS, zone),
+      record: toForm(FIELDS, { ...zone, yarnId: zone.yarn?.id ?? null }),
       cloths: zone.fabrics.map((f) => ({
         fabricId: f.fabricId,
         hex: f.hex ?? '',
@@ -65,6 +98,7 @@ export function ZoneDialog({
       })),
     },
   });
+  const record = useWatch({ control: form.control, name: 'record' });
   const { send, pending, problems, problemAt } = useActionForm(keepZoneAction, () => {
     toast(`Zone ${zone.letter} is kept. A card that stands stays as it is until you choose again.`);
     onClose();
@@ -90,7 +124,7 @@ export function ZoneDialog({
         })}
       >
         <div className="grid gap-3 sm:grid-cols-2">
-          {FIELDS.map((s) => (
+          {FIELDS.filter((s) => !s.when || s.when(record)).map((s) => (
             <div key={s.name} className={s.kind === 'checks' ? 'sm:col-span-2' : ''}>
               <Controller
                 name={`record.${s.name}`}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { areaOf } from '@/core/geometry/polygon';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
-import type { StudioFabric, Zone } from '@/data/types';
+import type { StudioFabric, Yarn, Zone } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 
@@ -12,7 +12,15 @@ const ZoneDialog = dynamic(() => import('./ZoneDialog').then((m) => m.ZoneDialog
 const WISH_WORD = { sink: 'to sink', texture: 'texture', show: 'to show' } as const;
 
 /** The zones with what is wished for each, and a way to change it. */
-export function ZoneTable({ zones, fabrics }: { zones: Zone[]; fabrics: StudioFabric[] }) {
+export function ZoneTable({
+  zones,
+  fabrics,
+  yarns,
+}: {
+  zones: Zone[];
+  fabrics: StudioFabric[];
+  yarns: readonly Yarn[];
+}) {
   const [editing, setEditing] = useState<Zone | null>(null);
   return (
     <>
@@ -35,7 +43,12 @@ export function ZoneTable({ zones, fabrics }: { zones: Zone[]; fabrics: StudioFa
               <td className="py-2.5 pr-3">{techniques.get(z.technique).label}</td>
               <td className="py-2.5 pr-3 whitespace-nowrap">{z.spacingIn} in</td>
               <td className="py-2.5 pr-3 whitespace-nowrap">{Math.round(areaOf(z.geometry))} in²</td>
-              <td className="py-2.5 pr-3 whitespace-nowrap">{WISH_WORD[z.visibility]}</td>
+              <td className="py-2.5 pr-3">
+                {WISH_WORD[z.visibility]}
+                {z.softness && `, ${z.softness === 'usual' ? 'of usual softness' : z.softness}`}
+                {z.retraced && z.retraced > 1 && `, each line ${z.retraced} times`}
+                {z.yarn && <span className="block text-ink2">{z.yarn.name}</span>}
+              </td>
               <td className="py-1 text-right">
                 <Button
                   look="quiet"
@@ -50,7 +63,9 @@ export function ZoneTable({ zones, fabrics }: { zones: Zone[]; fabrics: StudioFa
           ))}
         </tbody>
       </table>
-      {editing && <ZoneDialog zone={editing} fabrics={fabrics} onClose={() => setEditing(null)} />}
+      {editing && (
+        <ZoneDialog zone={editing} fabrics={fabrics} yarns={yarns} onClose={() => setEditing(null)} />
+      )}
     </>
   );
 }

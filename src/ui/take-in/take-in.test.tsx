@@ -243,14 +243,14 @@ describe('a zone', () => {
     features: ['bulky-seams'],
   });
   test('the table says its cloths, its technique, its area and its wish', () => {
-    render(<ZoneTable zones={[zone]} fabrics={fabrics} />);
+    render(<ZoneTable zones={[zone]} fabrics={fabrics} yarns={[]} />);
     const row = screen.getByRole('row', { name: /Harbour border/ });
     for (const words of ['Tide batik, Sail linen', 'bulky seams', 'swirls', '0.5 in', '512 in²', 'to sink'])
       expect(row).toHaveTextContent(words);
   });
   test('is changed with its version; shares are sent as parts of one', async () => {
     const onClose = jest.fn();
-    render(<ZoneDialog zone={zone} fabrics={fabrics} onClose={onClose} />);
+    render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={onClose} />);
     const apart = screen.getByLabelText(/^Apart/);
     await userEvent.clear(apart);
     await userEvent.type(apart, '0,75');
@@ -271,7 +271,7 @@ describe('a zone', () => {
     await waitFor(() => expect(onClose).toHaveBeenCalled());
   });
   test('a refusal stands at the cloth it is about', async () => {
-    render(<ZoneDialog zone={zone} fabrics={fabrics} onClose={() => {}} />);
+    render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={() => {}} />);
     refuseNext(actions.keepZoneAction, 'fabrics.1.share', 'The share must lie between 0.001 and 1.');
     await press('Keep this zone');
     expect(await screen.findByText(/The share must lie between/)).toBeInTheDocument();

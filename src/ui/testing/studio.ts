@@ -56,6 +56,9 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
   smallestRadiusIn: null,
   lengthIn: null,
   visibility: 'sink',
+  softness: null,
+  retraced: null,
+  yarn: null,
   fabrics: [
     {
       fabricId: 'fabric-1',

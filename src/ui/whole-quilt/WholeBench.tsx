@@ -6,6 +6,7 @@ import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
 import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
+import { isWhole, type Listed, useRest } from '@/ui/kit/use-rest';
 import { unpack } from '@/ui/kit/pack';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -32,16 +33,38 @@ export interface ThreadName {
 
 /** All zones matched together: what each would take alone, what it takes for fewer thread changes, and at what cost. */
 export function WholeBench({
-  quiltId,
-  zones,
   packed,
+  list,
+  ...quilt
 }: {
   quiltId: string;
   zones: readonly WholeZone[];
-  /** The question as one text: a studio may have thousands of threads. */
+  /** The question as one text, but for the threads. */
   packed: string;
+  /** The threads as a match weighs them: a studio may have thousands. */
+  list: Listed;
 }) {
-  const request = useMemo(() => unpack<WholeQuiltRequest>(packed), [packed]);
+  const text = useRest(list);
+  const request = useMemo(
+    (): WholeQuiltRequest => ({
+      ...unpack<Omit<WholeQuiltRequest, 'threads'>>(packed),
+      threads: unpack(text),
+    }),
+    [packed, text],
+  );
+  if (!isWhole(list)) return <div className="mt-4 min-h-[420px]" aria-busy="true" />;
+  return <Together {...quilt} request={request} />;
+}
+
+function Together({
+  quiltId,
+  zones,
+  request,
+}: {
+  quiltId: string;
+  zones: readonly WholeZone[];
+  request: WholeQuiltRequest;
+}) {
   const threads = useMemo(
     () =>
       Object.fromEntries(

@@ -32,7 +32,15 @@ const bench = ({
   request: asked = request,
   ...part
 }: Partial<React.ComponentProps<typeof WholeBench>> & { request?: WholeQuiltRequest } = {}) =>
-  render(<WholeBench quiltId="q" zones={zones} packed={pack(asked)} {...part} />);
+  render(
+    <WholeBench
+      quiltId="q"
+      zones={zones}
+      packed={pack({ ...asked, threads: undefined })}
+      list={{ text: pack(asked.threads), count: asked.threads.length }}
+      {...part}
+    />,
+  );
 
 const answer = matchWhole(request);
 const traded = answer.zones.find((z) => z.setup!.topId !== z.own!.topId)!;

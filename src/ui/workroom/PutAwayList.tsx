@@ -4,7 +4,7 @@ import { putAwayAction } from '@/actions/server';
 import { Button } from '@/ui/kit/Button';
 import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import type { AwayKind } from './put-away';
+import type { AwayKind } from '@/core/fields/lists';
 
 /** What is put away, each with the way back. */
 export function PutAwayList({

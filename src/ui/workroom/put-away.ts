@@ -1,9 +1,8 @@
 'use client';
+import type { AwayKind } from '@/core/fields/lists';
 import { putAwayAction } from '@/actions/server';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
 import { toast } from '@/ui/kit/toast';
-
-export type AwayKind = 'fabric' | 'batting' | 'ruler';
 
 /** Puts something away, or takes it out again, and says what came of it. */
 async function put(what: AwayKind, id: string, away: boolean, said: () => void): Promise<void> {

@@ -10,12 +10,16 @@ const MOST = 1.5;
 /** Among threads that all disappear the nearest comes first. */
 const NEARER = 0.002;
 const UNKNOWN = 0.4;
+/** Colours that change within about two stitches are mixed by the eye, inches. */
+const MIXED_IN = 0.25;
 /** A thread this far from the cloth is one the shelf has no better than; another would have to be bought. */
 const FAR_OFF = 18;
 
 /** How far a thread's colours lie from the cloths: mean, the furthest and the nearest cloth. */
 interface Spread {
   mean: number;
+  /** The mean of what lies nearest on each cloth, which decides where it should show. */
+  meanNear: number;
   worst: number;
   least: number;
   worstAt: number;
@@ -23,8 +27,24 @@ interface Spread {
 }
 
 /** Colours a thread has along its length; one for most. */
-export const coloursOf = (t: { hex?: string; hexes?: readonly string[] }): Lab[] =>
-  (t.hexes && t.hexes.length > 0 ? t.hexes : t.hex ? [t.hex] : []).map(labOf);
+export function coloursOf(t: { hex?: string; hexes?: readonly string[]; runIn?: number }): Lab[] {
+  const along = (t.hexes && t.hexes.length > 0 ? t.hexes : t.hex ? [t.hex] : []).map(labOf);
+  return along.length > 1 && (t.runIn ?? Infinity) < MIXED_IN ? [middleOf(along)] : along;
+}
+
+const middleOf = (labs: readonly Lab[]): Lab => {
+  const mean = (of: (x: Lab) => number) => labs.reduce((sum, x) => sum + of(x), 0) / labs.length;
+  return { l: mean((x) => x.l), a: mean((x) => x.a), b: mean((x) => x.b) };
+};
+
+/** What is said of a thread that changes along its length. */
+function changing({ thread }: TopContext): string {
+  const n = thread.hexes?.length ?? 0;
+  if (n < 2) return '';
+  if ((thread.runIn ?? Infinity) < MIXED_IN)
+    return ` Its ${n} colours change within a stitch or two and are seen as one.`;
+  return ` Of its ${n} colours${thread.runIn ? `, each for ${thread.runIn} in,` : ''} the one that does it worst counts.`;
+}
 
 /** A variegated thread is judged by its worst colour on every cloth, and by its least where it should show. */
 function spreadOf(c: TopContext): Spread | null {
@@ -37,6 +57,7 @@ function spreadOf(c: TopContext): Spread | null {
   const least = Math.min(...near);
   return {
     mean: far.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0),
+    meanNear: near.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0),
     worst,
     least,
     worstAt: far.indexOf(worst),
@@ -66,7 +87,7 @@ function seen(c: TopContext): { de: number; spread: Spread | null } | null {
     return { de: Math.max(0, CLEAR_DELTA_E - c.facts.masking), spread: null };
   }
   return c.facts.zone.visibility === 'show'
-    ? { de: 0.75 * spread.mean + 0.25 * spread.least, spread }
+    ? { de: 0.75 * spread.meanNear + 0.25 * spread.least, spread }
     : { de: effectiveDeltaE(spread, c.facts.masking), spread };
 }
 
@@ -115,8 +136,8 @@ export const colour: CriterionOf<TopContext> = {
               severity: 'note',
               text:
                 c.facts.zone.visibility === 'sink'
-                  ? `Shows${where}, where it should sink.`
-                  : `More colour than texture${where}.`,
+                  ? `Shows${where}, where it should sink.${changing(c)}`
+                  : `More colour than texture${where}.${changing(c)}`,
               act: nearer,
             },
           };
@@ -130,8 +151,8 @@ export const colour: CriterionOf<TopContext> = {
                     code: 'texture-reads',
                     text: 'Close to the cloth: the texture speaks, not the thread.',
                   }
-                : { code: 'thread-sinks', text: 'Sinks in: nearly the colour of the cloth.' }
-              : { code: 'thread-blends', text: `Blends: texture more than colour${where}.` },
+                : { code: 'thread-sinks', text: `Sinks in: nearly the colour of the cloth.${changing(c)}` }
+              : { code: 'thread-blends', text: `Blends: texture more than colour${where}.${changing(c)}` },
         };
       }
       case 'show': {
@@ -141,7 +162,7 @@ export const colour: CriterionOf<TopContext> = {
               caution: {
                 code: 'thread-hides',
                 severity: 'note',
-                text: `Would hardly be seen${least}, where it should show.`,
+                text: `Would hardly be seen${least}, where it should show.${changing(c)}`,
               },
             }
           : {

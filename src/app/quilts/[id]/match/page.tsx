@@ -1,6 +1,7 @@
 import { matchOnce, onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { keptShelf } from '@/actions/kept-shelf';
 import { withLearned } from '@/actions/searches';
-import { coneName, sandwichOf } from '@/actions/zone-brief';
+import { sandwichOf } from '@/actions/zone-brief';
 import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
@@ -15,7 +16,7 @@ import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
 import { MatchBench } from '@/ui/match/MatchBench';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { NothingSuits } from '@/ui/match/NothingSuits';
-import { packNames } from '@/ui/match/thread-names';
+import { listedNames } from '@/ui/shelf/listed';
 import { WhatIfPanel } from '@/ui/match/WhatIfPanel';
 import { candidatesOf } from '@/ui/match/candidates';
 import { cardFacts } from '@/ui/print/card-facts';
@@ -35,7 +36,11 @@ export default async function MatchPage(props: QuiltPageProps) {
         </Empty>
       </QuiltFrame>
     );
-  const [sources, measured] = await Promise.all([readMatchSources(db()), readScales(db(), machine.id)]);
+  const [sources, measured, cones] = await Promise.all([
+    readMatchSources(db()),
+    readScales(db(), machine.id),
+    keptShelf(db()),
+  ]);
   const scales = scalesOf(measured);
   const standing = view.setups.get(zone.id);
   const request = withLearned(zoneRequest(view, zone, machine, sources), sources.tension, quilt);
@@ -55,9 +60,7 @@ export default async function MatchPage(props: QuiltPageProps) {
     tension: sources.tension,
   });
   const t = techniques.get(zone.technique);
-  const threads = packNames(
-    shelf.filter((c) => !c.archivedAt).map((c) => ({ id: c.id, name: coneName(c), role: c.role })),
-  );
+  const threads = listedNames(cones, [held.topId, held.bobbinId]);
   const sums = t.rulerMoves ? (
     <RulerSums offsetIn={machine.footOffsetIn} />
   ) : t.couches ? (
@@ -66,6 +69,8 @@ export default async function MatchPage(props: QuiltPageProps) {
       pathIn={zone.lengthIn ?? areaOf(zone.geometry) / zone.spacingIn}
       gapIn={zone.spacingIn}
       radiusIn={zone.smallestRadiusIn ?? 0.75}
+      yarn={zone.yarn}
+      blocks={zone.geometry.map((piece) => areaOf([piece]) / Math.max(1e-9, areaOf(zone.geometry)))}
     />
   ) : null;
   return (

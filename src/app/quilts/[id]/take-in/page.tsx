@@ -3,6 +3,7 @@ import { measure } from '@/core/plan/measure';
 import { readPhotographs } from '@/data/intakes';
 import { readFabrics } from '@/data/cloths';
 import { readMachines } from '@/data/machines';
+import { readYarns } from '@/data/yarns';
 import { db } from '@/data/sql';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -25,7 +26,8 @@ const USE_WORD = {
 export default async function TakeInPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [fabrics, machines, photographs] = await Promise.all([
+  const [yarns, fabrics, machines, photographs] = await Promise.all([
+    readYarns(db()),
     readFabrics(db()),
     readMachines(db()),
     readPhotographs(db(), { quiltId: quilt.id }),
@@ -103,7 +105,7 @@ export default async function TakeInPage(props: QuiltPageProps) {
         </ul>
       )}
       <h3 className="mt-5 mb-1 text-20">Zones and wishes</h3>
-      <ZoneTable zones={zones} fabrics={fabrics} />
+      <ZoneTable zones={zones} fabrics={fabrics} yarns={yarns} />
     </QuiltFrame>
   );
 }

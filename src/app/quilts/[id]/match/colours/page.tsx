@@ -1,12 +1,10 @@
-import { coneName } from '@/actions/zone-brief';
+import { keptShelf } from '@/actions/kept-shelf';
+import { listedWhole } from '@/ui/shelf/listed';
 import { techniques } from '@/core/tables/techniques';
-import { diameterMm } from '@/core/thread/thread';
 import { spiToMm } from '@/core/units/length';
 import { readPhotographs } from '@/data/intakes';
 import { db } from '@/data/sql';
 import { ColourBench } from '@/ui/colours/ColourBench';
-import type { ColourCone } from '@/ui/colours/RankTable';
-import { pack } from '@/ui/kit/pack';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -18,9 +16,12 @@ const UNSEEN = '#d9d4c6';
 export const metadata = { title: 'Colours' };
 
 export default async function ColoursPage(props: QuiltPageProps) {
-  const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
-  const { quilt, setups, shelf } = view;
-  const photographs = await readPhotographs(db(), { quiltId: quilt.id });
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt, setups } = view;
+  const [photographs, shelf] = await Promise.all([
+    readPhotographs(db(), { quiltId: quilt.id }),
+    keptShelf(db()),
+  ]);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/colours">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/colours" />
@@ -43,11 +44,7 @@ export default async function ColoursPage(props: QuiltPageProps) {
             cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex: hex ?? UNSEEN, share })),
             stitchMm: spiToMm(setups.get(zone.id)?.spi ?? techniques.get(zone.technique).baseSpi),
           }}
-          packed={pack(
-            shelf
-              .filter((c) => c.role !== 'bobbin' && c.hex !== null && !c.archivedAt)
-              .map((c): ColourCone => ({ id: c.id, name: coneName(c), hex: c.hex!, mm: diameterMm(c) })),
-          )}
+          list={listedWhole('colours', shelf)}
           photographs={photographs.map((p) => p.id)}
           acrossIn={quilt.widthIn}
         />

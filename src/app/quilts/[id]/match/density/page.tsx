@@ -1,13 +1,14 @@
 import { seamsOfMap } from '@/actions/map-seams';
 import { predicted } from '@/core/source/known';
-import { density } from '@/core/density/density';
+import { density, softnessOf } from '@/core/density/density';
 import { motifsLeft, motifWords } from '@/core/density/motifs';
+import { bubbles } from '@/core/density/bubbles';
 import { neighbourDensities } from '@/core/density/neighbours';
 import { areaOf } from '@/core/geometry/polygon';
 import { battings } from '@/core/tables/battings';
 import { db } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
-import { type DenseZone, DensityMap } from '@/ui/density/DensityMap';
+import { DensityLegend, type DenseZone, DensityMap } from '@/ui/density/DensityMap';
 import { NeighbourTable } from '@/ui/density/NeighbourTable';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
@@ -20,25 +21,40 @@ import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 export const metadata = { title: 'Density' };
 
 export default async function DensityPage(props: QuiltPageProps) {
-  const { view, machine, zone } = await readQuiltPage(props);
+  const { view, machine, zone } = await readQuiltPage(props, 'its cards');
   const { quilt, zones } = view;
   const preferences = (await readPreferences(db()))!;
+  const seams = seamsOfMap(quilt, zones);
+  const letters = new Map(zones.map((z) => [z.id, z.letter]));
+  const cones = new Map(view.shelf.map((c) => [c.id, c]));
+  const threadOf = (id: string) => {
+    const cone = cones.get(view.setups.get(id)?.topId ?? '');
+    return cone ? { topTex: cone.tex, fibre: cone.fibre } : {};
+  };
   const told = density({
     battingId: quilt.battingKind,
     battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
     evenness: preferences.evenness,
+    gapShare: preferences.gapShare,
+    neighbours: seams.map(({ a, b, lengthIn }) => ({
+      a: letters.get(a)!,
+      b: letters.get(b)!,
+      seamIn: lengthIn,
+    })),
     zones: zones.map((z) => ({
       id: z.letter,
       technique: z.technique,
       spacingIn: z.spacingIn,
       areaIn2: Math.max(1e-6, areaOf(z.geometry)),
       lengthIn: z.lengthIn ?? undefined,
+      softness: z.softness ?? undefined,
+      ...threadOf(z.id),
     })),
   });
   const near = neighbourDensities(
     zones.map((z, i) => ({ id: z.id, geometry: z.geometry, lineDensity: told.zones[i]!.lineDensity })),
     preferences.evenness,
-    seamsOfMap(quilt, zones),
+    seams,
   );
   const dense: DenseZone[] = zones.map((z, i) => ({
     ...z,
@@ -56,6 +72,7 @@ export default async function DensityPage(props: QuiltPageProps) {
     told.zones[0]?.gapLimitIn ?? 0,
     preferences.motifSchool,
   );
+  const raised = bubbles(dense);
   const here = dense.find((z) => z.id === zone?.id);
   const widest = [...told.zones].sort((a, b) => b.gapIn - a.gapIn)[0];
   const allowed = told.zones[0]?.gapLimitIn;
@@ -82,19 +99,32 @@ export default async function DensityPage(props: QuiltPageProps) {
                 lengthIn={quilt.lengthIn}
                 zones={dense}
                 open={left.parts}
+                bubbles={raised}
                 limitIn={allowed}
                 chosenId={here.id}
                 width={430}
-                height={520}
+                height={440}
               />
-              <p className="mt-1 flex max-w-[430px] items-center text-13 text-ink2">
-                <span className="flex-1">Inches of line to the square inch; darker is denser.</span>
+              <div className="mt-1 flex max-w-[430px] items-start">
+                <div className="flex-1">
+                  <DensityLegend
+                    bubbles={raised.length > 0}
+                    uneven={dense.some((z) => z.neighbours.some((n) => !n.even))}
+                    wide={dense.some((z) => z.tooWide)}
+                    open={left.parts.length > 0}
+                  />
+                </div>
                 <SaveSvg of="density" name={`density of ${quilt.name}`} />
-              </p>
+              </div>
             </div>
             <div>
               <dl className="grid grid-cols-3 divide-x border-b pb-2">
-                <Figure label="This zone" value={here.lineDensity.toFixed(1)} unit="in / in²" first />
+                <Figure
+                  label={`This zone, ${softnessOf(here.lineDensity)}`}
+                  value={here.lineDensity.toFixed(1)}
+                  unit="in / in²"
+                  first
+                />
                 <Figure
                   label={`Widest gap, zone ${widest.id}`}
                   value={String(widest.gapIn)}

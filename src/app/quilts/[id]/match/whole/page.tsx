@@ -1,3 +1,5 @@
+import { keptShelf } from '@/actions/kept-shelf';
+import { listedWhole } from '@/ui/shelf/listed';
 import { readMatchSources } from '@/actions/match-sources';
 import { wholeRequest } from '@/actions/whole-quilt';
 import { db } from '@/data/sql';
@@ -13,7 +15,7 @@ export const metadata = { title: 'Whole quilt' };
 export default async function WholePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, zones, setups } = view;
-  const sources = await readMatchSources(db());
+  const [sources, shelf] = await Promise.all([readMatchSources(db()), keptShelf(db())]);
   const clothless = zones.filter((z) => z.fabrics.length === 0);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match">
@@ -36,7 +38,8 @@ export default async function WholePage(props: QuiltPageProps) {
               card: s ? { topId: s.topId, bobbinId: s.bobbinId, version: s.version } : null,
             };
           })}
-          packed={pack(wholeRequest(view, machine, sources))}
+          packed={pack({ ...wholeRequest(view, machine, sources), threads: undefined })}
+          list={listedWhole('threads', shelf)}
         />
       )}
     </QuiltFrame>
