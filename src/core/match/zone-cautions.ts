@@ -4,7 +4,7 @@ import { HOLE_MARGIN } from '../couching/couching';
 import type { Caution } from '../notes';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
-import { features as featureTable } from '../tables/features';
+import { type Feature, features as featureTable } from '../tables/features';
 import type { Technique } from '../tables/techniques';
 import type { MatchRequest } from './request';
 
@@ -24,7 +24,9 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
       text: `Gaps of ${spacingIn} in; this batting allows ${limit.toFixed(1)} in.`,
       act: 'Bring the lines closer, or add lines between.',
     });
-  for (const f of features.filter((x) => x.advised))
+  // A cap on the hands is said only where it holds them back.
+  const holds = (f: Feature) => f.handInPerS === null || f.handInPerS < t.handInPerS;
+  for (const f of features.filter((x) => x.advised && holds(x)))
     cautions.push({ code: f.id, severity: 'note', text: f.advice });
   if (features.some((f) => f.smallParts) && zone.use === 'baby')
     cautions.push(safety('small-parts-child', 'stop'));

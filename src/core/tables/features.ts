@@ -70,7 +70,7 @@ export const features = table<Feature>('Feature', [
   feature('beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
   feature('fusible-web', 'fusible web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature('glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
-  feature('bulky-seams', 'bulky seams', 'Stay under 2 in/s over the crossings, or turn the handwheel.', {
+  feature('bulky-seams', 'bulky seams', 'Held to 2 in/s: over the crossings a faster hand bends the needle.', {
     firmnessAtSpots: 2,
     handInPerS: 2,
     breaksNeedles: true,

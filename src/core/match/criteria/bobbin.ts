@@ -42,6 +42,10 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
           text: 'The bobbin thread is thicker than the top: it will push up.',
         },
       };
+    if (top.id === bobbin.id)
+      return {
+        reason: { code: 'bobbin-same', text: 'The same thread below: a dot of it is never seen.' },
+      };
     return {
       reason:
         ratio < 0.95
