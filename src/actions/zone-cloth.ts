@@ -8,7 +8,7 @@ import { readZones, recolourZone, repointCloth } from '@/data/zones';
 import { lockQuilt, readQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Hex, Id, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
+import { FormKey, Hex, Id, Maybe, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
 import { MEANWHILE, save } from './save';
 
 const GONE = 'This zone is no longer on the quilt. Reload the page.';
@@ -16,6 +16,7 @@ const GONE = 'This zone is no longer on the quilt. Reload the page.';
 class SeenColour {
   @Hex() hex!: string;
   @Num(0.001, 1, 'The share of the zone') share!: number;
+  @Maybe() @Whole(0, 3, 'How busy it is') busyness?: number | null;
 }
 
 export class RecolourZone {
@@ -45,7 +46,11 @@ export const recolour = (context: Context, input: unknown): Promise<Result<{ col
     await recolourZone(
       tx,
       zone.id,
-      form.colours.map((c) => ({ hex: c.hex.toLowerCase(), share: c.share / sum })),
+      form.colours.map((c) => ({
+        hex: c.hex.toLowerCase(),
+        share: c.share / sum,
+        busyness: c.busyness ?? null,
+      })),
     );
     return done({ colours: form.colours.length });
   });

@@ -97,11 +97,12 @@ export const retireZones = (sql: Sql, quiltId: string) => sql`
 export async function recolourZone(
   sql: Sql,
   id: string,
-  colours: readonly { hex: string; share: number }[],
+  colours: readonly { hex: string; share: number; busyness: number | null }[],
 ): Promise<void> {
   for (const [position, c] of colours.entries())
     await sql`
-      update zone_fabric set hex = ${c.hex}, share = ${c.share} where zone_id = ${id} and position = ${position}`;
+      update zone_fabric set hex = ${c.hex}, share = ${c.share}, busyness = coalesce(${c.busyness}, busyness)
+      where zone_id = ${id} and position = ${position}`;
   await sql`update zone set version = version + 1 where id = ${id}`;
 }
 

@@ -73,3 +73,7 @@ export type Source = (typeof SOURCES)[number];
 /** What can be put away and brought back. */
 export const AWAY_KINDS = ['fabric', 'batting', 'ruler', 'yarn'] as const;
 export type AwayKind = (typeof AWAY_KINDS)[number];
+
+/** How busy a cloth looks, from 0. */
+export const BUSYNESS = ['solid', 'tone on tone', 'print', 'loud print'] as const;
+export const BUSY = BUSYNESS.map((label, i) => ({ value: String(i), label }));

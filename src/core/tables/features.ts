@@ -70,11 +70,16 @@ export const features = table<Feature>('Feature', [
   feature('beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
   feature('fusible-web', 'fusible web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature('glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
-  feature('bulky-seams', 'bulky seams', 'Held to 2 in/s: over the crossings a faster hand bends the needle.', {
-    firmnessAtSpots: 2,
-    handInPerS: 2,
-    breaksNeedles: true,
-  }),
+  feature(
+    'bulky-seams',
+    'bulky seams',
+    'Held to 2 in/s: over the crossings a faster hand bends the needle.',
+    {
+      firmnessAtSpots: 2,
+      handInPerS: 2,
+      breaksNeedles: true,
+    },
+  ),
   feature('pocket-open', 'pocket to stay open', 'Mark the pocket; stitch inside the flap, never across.'),
   feature('knots', 'knots', 'Hold them down with lines between.'),
   feature('full-area', 'full area', 'Quilt it down, denser.'),

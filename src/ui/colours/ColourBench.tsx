@@ -1,15 +1,17 @@
 'use client';
-import type { VisibilityWish } from '@/core/fields/lists';
+import { BUSY, type VisibilityWish } from '@/core/fields/lists';
 import { ImageUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { recolourAction } from '@/actions/server';
+import { busynessOf } from '@/core/colour/busyness';
 import { rankColours } from '@/core/colour/rank';
 import { Marks, Labels } from '@/ui/draw/Marks';
 import { isWhole, type Listed, useRest } from '@/ui/kit/use-rest';
 import { unpack } from '@/ui/kit/pack';
 import { Button } from '@/ui/kit/Button';
+import { Taps } from '@/ui/kit/Taps';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
@@ -26,7 +28,7 @@ export interface ColourZone {
   name: string;
   version: number;
   visibility: VisibilityWish;
-  cloths: { name: string; hex: string; share: number }[];
+  cloths: { name: string; hex: string; share: number; busyness: number | null }[];
   stitchMm: number;
 }
 
@@ -81,7 +83,13 @@ export function ColourBench({
       const dyed = now.map((c, i) => (i === here ? { ...c, hex } : c));
       return share === undefined ? dyed : withShare(dyed, here, share);
     });
-  const changed = cloths.some((c, i) => c.hex !== zone.cloths[i]!.hex || c.share !== zone.cloths[i]!.share);
+  const changed = cloths.some(
+    (c, i) =>
+      c.hex !== zone.cloths[i]!.hex ||
+      c.share !== zone.cloths[i]!.share ||
+      c.busyness !== zone.cloths[i]!.busyness,
+  );
+  const looks = photo ? String(busynessOf(photo.palette)) : null;
   const acrossNow = numberOf(across);
   const shows = typeof acrossNow === 'number' && acrossNow >= 0.5 && acrossNow <= 200 ? acrossNow : null;
   const drawing = laidThreads(
@@ -104,7 +112,7 @@ export function ColourBench({
               quiltId,
               zoneId: zone.id,
               version: zone.version,
-              colours: cloths.map(({ hex, share }) => ({ hex, share })),
+              colours: cloths.map(({ hex, share, busyness }) => ({ hex, share, busyness })),
             })
           }
         >
@@ -115,6 +123,16 @@ export function ColourBench({
       <div className="mt-2 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 xl:grid-cols-[520px_minmax(0,1fr)]">
         <div className="min-w-0">
           <Cloths cloths={cloths} here={here} onHere={setHere} onColour={(hex) => paint(hex)} />
+          <div className="mt-2">
+            <Taps
+              label={cloths.length > 1 ? `How busy ${cloths[here]!.name} is` : 'How busy it is'}
+              value={String(cloths[here]!.busyness ?? '')}
+              onChange={(b) =>
+                setCloths((now) => now.map((c, i) => (i === here ? { ...c, busyness: Number(b) } : c)))
+              }
+              options={BUSY.map((o) => ({ ...o, note: o.value === looks ? 'as photographed' : undefined }))}
+            />
+          </div>
           <Source photographs={photographs} busy={busy} onFile={read} />
           {problem && (
             <p role="alert" className="mt-1 font-medium text-madder">

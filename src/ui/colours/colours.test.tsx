@@ -23,8 +23,8 @@ const zone: ColourZone = {
   version: 4,
   visibility: 'texture',
   cloths: [
-    { name: 'Lamp yellow', hex: '#e3bc62', share: 0.6 },
-    { name: 'Ember', hex: '#c9804b', share: 0.4 },
+    { name: 'Lamp yellow', hex: '#e3bc62', share: 0.6, busyness: null },
+    { name: 'Ember', hex: '#c9804b', share: 0.4, busyness: null },
   ],
   stitchMm: 2.1,
 };

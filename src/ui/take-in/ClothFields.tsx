@@ -1,10 +1,12 @@
 'use client';
 import { Plus, Trash2 } from 'lucide-react';
+import { BUSY } from '@/core/fields/lists';
 import { CLOTH_ROLES, type ClothRole } from '@/core/match/request';
 import type { StudioFabric } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
 import { ColourField } from '@/ui/kit/ColourField';
+import { Taps } from '@/ui/kit/Taps';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 
@@ -21,11 +23,6 @@ export interface ClothSaid {
 
 const ROLE_LABEL: Record<ClothRole, string> = { ground: 'ground', print: 'print', motif: 'motif' };
 const ROLES = CLOTH_ROLES.map((value) => ({ value, label: ROLE_LABEL[value] }));
-export const BUSYNESS = ['solid', 'tone on tone', 'print', 'loud print'] as const;
-const BUSY = [
-  { value: '-', label: 'not said' },
-  ...BUSYNESS.map((label, i) => ({ value: String(i), label })),
-];
 
 /** A cloth whose colour nobody has given yet is sent without one. */
 export function clothSent(c: ClothSaid) {
@@ -95,25 +92,19 @@ export function ClothFields({
             >
               <Trash2 size={18} aria-hidden />
             </button>
-            <div className="flex flex-wrap items-end gap-x-4 sm:col-span-4">
-              <div className="w-32">
-                <Choice
-                  id={`cloth-role-${i}`}
-                  label="It is"
-                  value={c.role ?? 'ground'}
-                  onChange={(role) => set(i, { role })}
-                  options={ROLES}
-                />
-              </div>
-              <div className="w-40">
-                <Choice
-                  id={`cloth-busy-${i}`}
-                  label="How busy"
-                  value={c.busyness ?? '-'}
-                  onChange={(busyness) => set(i, { busyness })}
-                  options={BUSY}
-                />
-              </div>
+            <div className="flex flex-wrap items-center gap-x-5 gap-y-1.5 sm:col-span-4">
+              <Taps
+                label="It is"
+                value={c.role ?? 'ground'}
+                onChange={(role) => set(i, { role })}
+                options={ROLES}
+              />
+              <Taps
+                label="How busy"
+                value={c.busyness ?? '-'}
+                onChange={(busyness) => set(i, { busyness: c.busyness === busyness ? '-' : busyness })}
+                options={BUSY}
+              />
               <label className="flex min-h-11 items-center gap-2">
                 <input
                   type="checkbox"

@@ -41,7 +41,12 @@ export default async function ColoursPage(props: QuiltPageProps) {
             name: zone.name,
             version: zone.version,
             visibility: zone.visibility,
-            cloths: zone.fabrics.map(({ name, hex, share }) => ({ name, hex: hex ?? UNSEEN, share })),
+            cloths: zone.fabrics.map(({ name, hex, share, busyness }) => ({
+              name,
+              hex: hex ?? UNSEEN,
+              share,
+              busyness,
+            })),
             stitchMm: spiToMm(setups.get(zone.id)?.spi ?? techniques.get(zone.technique).baseSpi),
           }}
           list={listedWhole('colours', shelf)}
