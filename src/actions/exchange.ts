@@ -131,7 +131,18 @@ async function rowsOf(sql: Sql, kind: ExchangeKind): Promise<Record<string, stri
       return (await readAllCones(sql))
         .filter((c) => !c.archivedAt)
         .map((c) => ({
-          ...pickText(c, ['line', 'colour', 'hex', 'fibre', 'label', 'role', 'sheen', 'place', 'notes']),
+          ...pickText(c, [
+            'line',
+            'colour',
+            'hex',
+            'fibre',
+            'label',
+            'role',
+            'sheen',
+            'place',
+            'batch',
+            'notes',
+          ]),
           hexes: c.hexes.join(' '),
           runIn: fixed(c.runIn),
           tex: c.texBasis === 'measured' ? '' : fixed(c.tex),

@@ -9,6 +9,7 @@ import {
   setPhotographRemoved,
   updateIntake,
 } from '@/data/intakes';
+import { readQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, Maybe, Version, Whole, Yes } from './rules';
@@ -56,6 +57,7 @@ export async function keepIntake(
 
 const MOST_BYTES = 8_000_000;
 const MOST_IN_A_TALK = 10;
+const MOST_OF_A_QUILT = 40;
 /** What all photographs of a studio may take, GB; set by the environment. */
 const studioBytes = () => (Number(process.env.TIDY_SPOOL_PHOTOGRAPHS_GB) || 20) * 1e9;
 
@@ -65,22 +67,29 @@ const studioBytes = () => (Number(process.env.TIDY_SPOOL_PHOTOGRAPHS_GB) || 20) 
  */
 export async function addPhotograph(
   { sql }: Pick<Context, 'sql'>,
-  intakeId: string,
+  ofId: string,
   bytes: Uint8Array,
 ): Promise<Result<{ id: string }>> {
   if (bytes.length > MOST_BYTES)
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
-  const intake = await readIntake(sql, intakeId);
-  if (!intake || intake.quiltId) return refuse('This talk is closed. Begin a new one.', 'photo');
-  const { own, bytes: all } = await countPhotographs(sql, intakeId);
-  if (own >= MOST_IN_A_TALK)
-    return refuse(`A talk keeps ${MOST_IN_A_TALK} photographs. Take one out first.`, 'photo');
+  const intake = await readIntake(sql, ofId);
+  const quilt = intake ? null : await readQuilt(sql, ofId);
+  if (!quilt && (!intake || intake.quiltId)) return refuse('This talk is closed. Begin a new one.', 'photo');
+  const of = quilt ? { quiltId: ofId } : { intakeId: ofId };
+  const { own, bytes: all } = await countPhotographs(sql, of);
+  if (own >= (quilt ? MOST_OF_A_QUILT : MOST_IN_A_TALK))
+    return refuse(
+      quilt
+        ? `A quilt keeps ${MOST_OF_A_QUILT} photographs.`
+        : `A talk keeps ${MOST_IN_A_TALK} photographs. Take one out first.`,
+      'photo',
+    );
   if (all + bytes.length > studioBytes())
     return refuse('The room for photographs is used up. Save the studio and make room.', 'photo');
   const drawn = await redraw(bytes);
   if (!drawn) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
   const id = uuidv7();
-  await insertPhotograph(sql, id, intakeId, 'image/jpeg', drawn);
+  await insertPhotograph(sql, id, of, 'image/jpeg', drawn);
   return done({ id });
 }
 

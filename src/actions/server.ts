@@ -5,6 +5,7 @@ import { setDays } from './calendar';
 import * as cloths from './cloths';
 import * as cones from './cones';
 import * as exchange from './exchange';
+import * as bench from './bench';
 import * as faults from './faults';
 import * as intakes from './intakes';
 import * as machines from './machines';
@@ -49,6 +50,14 @@ export const logTestAction = async (input: unknown) =>
   afterwards('logTest', () => logTest(thisContext(), input));
 export const leaveOutSearchAction = async (input: unknown) =>
   afterwards('leaveOutSearch', () => leaveOutSearch(thisContext(), input));
+export const amendRoundAction = async (input: unknown) =>
+  afterwards('amendRound', () => bench.amend(thisContext(), input));
+export const tryCureAction = async (input: unknown) =>
+  afterwards('tryCure', () => bench.tryCure(thisContext(), input));
+export const beginTrialAction = async (input: unknown) =>
+  afterwards('beginTrial', () => bench.beginTrial(thisContext(), input));
+export const endTrialAction = async (input: unknown) =>
+  afterwards('endTrial', () => bench.endTrial(thisContext(), input));
 export const logFaultAction = async (input: unknown) =>
   afterwards('logFault', () => faults.logFault(thisContext(), input));
 export const setFaultStatusAction = async (input: unknown) =>

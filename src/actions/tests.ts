@@ -1,13 +1,15 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsInt, IsOptional, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayUnique, IsArray, IsIn, IsInt, IsOptional, Max, Min, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
-import { ROUND } from '@/core/fields/round';
+import { ROUND, SEEN_IN_TESTS } from '@/core/fields/round';
 import { stored } from '@/core/fields/stored';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { proofOf, type Search, searchOf } from '@/core/tension/search';
 import type { Verdict } from '@/core/tension/probit';
 import { breakGf } from '@/core/thread/thread';
+import type { Direction } from '@/core/fields/lists';
+import { insertFault } from '@/data/faults';
 import { advanceStep, readQuilt } from '@/data/quilts';
 import { readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
@@ -63,6 +65,13 @@ export class LogTest {
   verdicts!: Verdicts;
 
   note!: string;
+
+  /** What else was seen; it goes to the fault log with the round. */
+  @IsOptional()
+  @IsArray({ message: 'Pick from what else can be seen.' })
+  @ArrayUnique({ message: 'The same sign is picked twice.' })
+  @IsIn(SEEN_IN_TESTS, { each: true, message: 'Pick from what else can be seen.' })
+  seen?: string[];
 }
 
 /** Everything the test bench shows for one zone's set-up. */
@@ -83,6 +92,12 @@ export async function readSearch(
   return searchOf(setup, rounds, thicknessMm(sandwichOf(zone, quilt)), breakGf(top));
 }
 
+/** The direction a round was judged in, when it was only one. */
+const oneDirection = (v: TestRound['verdicts']): Direction | null => {
+  const [only, ...more] = Object.keys(v) as Direction[];
+  return only && more.length === 0 ? only : null;
+};
+
 /** Stores a judged test stitch, and the proof when it ends the search. */
 export const logTest = (context: Context, input: unknown): Promise<Result<{ n: number; done: boolean }>> =>
   save<LogTest, { n: number; done: boolean }>(context, 'log-test', LogTest, input, async (tx, form) => {
@@ -102,6 +117,7 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
       setupId: setup.id,
       n: form.n,
       verdicts,
+      seen: form.seen ?? [],
     };
     if (form.n !== setup.rounds + 1 || !(await insertRound(tx, round)))
       return conflict(
@@ -111,6 +127,18 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
     if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
     if (search.next.done) await upsertProof(tx, { ...proofOf(search), setupId: setup.id, roundId: round.id });
     else await deleteProof(tx, setup.id);
+    if (round.seen.length > 0)
+      await insertFault(tx, {
+        id: uuidv7(),
+        quiltId: form.quiltId,
+        zoneId: form.zoneId,
+        xIn: null,
+        yIn: null,
+        pass: null,
+        direction: oneDirection(verdicts),
+        note: `On the test strip, test ${form.n}.${round.note ? ` ${round.note}` : ''}`,
+        symptoms: round.seen,
+      });
     await advanceStep(tx, form.quiltId, 'test', ['take-in', 'match']);
     return done({ n: form.n, done: search.next.done });
   });

@@ -68,11 +68,13 @@ export async function readPhotographBytes(
 export const insertPhotograph = (
   sql: Sql,
   id: string,
-  intakeId: string,
+  of: PhotographOf,
   mime: string,
   bytes: Uint8Array,
 ) => sql`
-  insert into photograph (id, intake_id, mime, bytes) values (${id}, ${intakeId}, ${mime}, ${Buffer.from(bytes)})`;
+  insert into photograph (id, intake_id, quilt_id, mime, bytes)
+  values (${id}, ${'intakeId' in of ? of.intakeId : null}, ${'quiltId' in of ? of.quiltId : null}, ${mime},
+          ${Buffer.from(bytes)})`;
 
 /** Takes a photograph out of its talk, or puts it back; false when it is not one of an open talk. */
 export async function setPhotographRemoved(sql: Sql, id: string, removed: boolean): Promise<boolean> {
@@ -85,10 +87,14 @@ export async function setPhotographRemoved(sql: Sql, id: string, removed: boolea
 export const prunePhotographs = (sql: Sql) =>
   sql`delete from photograph where removed_at < now() - interval '7 days'`;
 
-/** How many photographs a talk has, and how many bytes all of them take. */
-export async function countPhotographs(sql: Sql, intakeId: string): Promise<{ own: number; bytes: number }> {
+/** A talk, or a quilt. */
+export type PhotographOf = { intakeId: string } | { quiltId: string };
+
+/** How many photographs a talk or quilt has, and how many bytes all of them take. */
+export async function countPhotographs(sql: Sql, of: PhotographOf): Promise<{ own: number; bytes: number }> {
+  const mine = 'intakeId' in of ? sql`intake_id = ${of.intakeId}` : sql`quilt_id = ${of.quiltId}`;
   const [row] = await sql<{ own: number; bytes: number }[]>`
-    select count(*) filter (where intake_id = ${intakeId} and removed_at is null)::int as own,
+    select count(*) filter (where ${mine} and removed_at is null)::int as own,
            coalesce(sum(octet_length(bytes)), 0)::float8 as bytes from photograph`;
   return row!;
 }

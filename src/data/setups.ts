@@ -1,27 +1,51 @@
+import { changedSince, type RestsOn } from '@/core/tension/rests-on';
 import type { Sql } from './sql';
 import type { ChosenSetup } from './types';
+
+type Row = ChosenSetup & { restsOnNow: RestsOn | null };
+
+/** A proof holds only while what it rests on is the same. */
+function asSetup({ restsOnNow, ...s }: Row): ChosenSetup {
+  const why = s.restedOn && restsOnNow ? changedSince(s.restedOn, restsOnNow) : [];
+  return why.length === 0
+    ? { ...s, turnedBack: null }
+    : {
+        ...s,
+        provenAt: null,
+        provenTopGf: null,
+        provenBobbinGf: null,
+        turnedBack: { provenAt: s.provenAt!, why },
+      };
+}
 
 const selectSetup = (sql: Sql) => sql`
   select distinct on (s.zone_id) s.id, s.zone_id, s.version, s.top_id, s.bobbin_id, s.needle_nm, s.needle_eye,
          s.needle_point, s.foot, s.spi, s.mode, s.idle_spm, s.max_in_per_s, s.hand_in_per_s, s.top_gf, s.bobbin_gf, s.ratio,
          s.ratio_sd, s.ratio_model, s.chosen_at, p.top_gf as proven_top_gf, p.bobbin_gf as proven_bobbin_gf, p.proven_at,
+         p.rested_on, case when p.setup_id is not null then rests_on(s.id) end as rests_on_now,
          (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
   from setup s left join proof p on p.setup_id = s.id`;
 
 /** The set-up that stands for each zone of a quilt: the newest version. */
-export const readSetups = (sql: Sql, quiltId: string): Promise<ChosenSetup[]> => sql<ChosenSetup[]>`
-  ${selectSetup(sql)} join zone z on z.id = s.zone_id where z.quilt_id = ${quiltId}
-  order by s.zone_id, s.version desc`;
+export async function readSetups(sql: Sql, quiltId: string): Promise<ChosenSetup[]> {
+  const rows = await sql<Row[]>`
+    ${selectSetup(sql)} join zone z on z.id = s.zone_id where z.quilt_id = ${quiltId}
+    order by s.zone_id, s.version desc`;
+  return rows.map(asSetup);
+}
 
 /** The standing set-ups of every zone of every quilt not yet handed back. */
-export const readOpenSetups = (sql: Sql): Promise<ChosenSetup[]> => sql<ChosenSetup[]>`
-  ${selectSetup(sql)} join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id and q.handed_back_on is null
-  order by s.zone_id, s.version desc`;
+export async function readOpenSetups(sql: Sql): Promise<ChosenSetup[]> {
+  const rows = await sql<Row[]>`
+    ${selectSetup(sql)} join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id and q.handed_back_on is null
+    order by s.zone_id, s.version desc`;
+  return rows.map(asSetup);
+}
 
 export async function readSetup(sql: Sql, zoneId: string): Promise<ChosenSetup | null> {
-  const [row] = await sql<ChosenSetup[]>`
+  const [row] = await sql<Row[]>`
     ${selectSetup(sql)} where s.zone_id = ${zoneId} order by s.zone_id, s.version desc`;
-  return row ?? null;
+  return row ? asSetup(row) : null;
 }
 
 export type NewSetup = Pick<

@@ -16,9 +16,11 @@ const asRound = ({ away, toward, left, right, curve, point, ...rest }: Row): Tes
 };
 
 /** What of a round is asked for in its form, besides how it looks. */
-export type RoundFields = Omit<TestRound, 'id' | 'setupId' | 'n' | 'verdicts' | 'sewnAt'>;
+export type RoundFields = Pick<TestRound, 'topGf' | 'bobbinGf' | 'note'>;
 const ROUND_FIELDS = columnsOf<RoundFields>(ROUND);
-const OWN = ['id', 'setupId', 'n', 'sewnAt', ...DIRECTIONS] as const;
+const OWN = ['id', 'setupId', 'n', 'seen', 'photographId', 'measured', 'sewnAt', ...DIRECTIONS] as const;
+
+const NEW = OWN.filter((c) => c !== 'photographId' && c !== 'measured');
 
 /** The test rounds of a set-up, in order. */
 export async function readRounds(sql: Sql, setupId: string): Promise<TestRound[]> {
@@ -27,14 +29,15 @@ export async function readRounds(sql: Sql, setupId: string): Promise<TestRound[]
   return rows.map(asRound);
 }
 
-export type NewRound = Omit<TestRound, 'sewnAt'> & { sewnAt?: Date };
+export type NewRound = RoundFields &
+  Pick<TestRound, 'id' | 'setupId' | 'n' | 'verdicts'> & { seen?: string[]; sewnAt?: Date };
 
 /** Adds a round; false when that number was already taken. */
 export async function insertRound(sql: Sql, { verdicts, ...r }: NewRound): Promise<boolean> {
   const judged = Object.fromEntries(DIRECTIONS.map((d) => [d, verdicts[d] ?? null]));
-  const row = { ...r, ...judged, sewnAt: r.sewnAt ?? new Date() };
+  const row = { ...r, ...judged, seen: r.seen ?? [], sewnAt: r.sewnAt ?? new Date() };
   const rows = await sql`
-    insert into test_round ${sql(row, ...([...OWN, ...ROUND_FIELDS] as (keyof typeof row)[]))}
+    insert into test_round ${sql(row, ...([...NEW, ...ROUND_FIELDS] as (keyof typeof row)[]))}
     on conflict (setup_id, n) do nothing returning id`;
   return rows.length === 1;
 }
@@ -51,12 +54,12 @@ export interface NewProof {
 
 /** What the finished search proved; a later round on the same set-up replaces it. */
 export const upsertProof = (sql: Sql, p: NewProof) => sql`
-  insert into proof (setup_id, round_id, top_gf, bobbin_gf, ln_ratio_mean, ln_ratio_sd, proven_at)
+  insert into proof (setup_id, round_id, top_gf, bobbin_gf, ln_ratio_mean, ln_ratio_sd, proven_at, rested_on)
   values (${p.setupId}, ${p.roundId}, ${p.topGf}, ${p.bobbinGf}, ${p.lnRatioMean}, ${p.lnRatioSd},
-          ${p.provenAt ?? new Date()})
+          ${p.provenAt ?? new Date()}, rests_on(${p.setupId}))
   on conflict (setup_id) do update set round_id = excluded.round_id, top_gf = excluded.top_gf,
     bobbin_gf = excluded.bobbin_gf, ln_ratio_mean = excluded.ln_ratio_mean,
-    ln_ratio_sd = excluded.ln_ratio_sd, proven_at = excluded.proven_at`;
+    ln_ratio_sd = excluded.ln_ratio_sd, proven_at = excluded.proven_at, rested_on = excluded.rested_on`;
 
 /** Takes the proof back, when a later test no longer balances. */
 export const deleteProof = (sql: Sql, setupId: string) => sql`delete from proof where setup_id = ${setupId}`;

@@ -20,6 +20,7 @@ import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
 import type { Basis } from '@/core/thread/label-forms';
+import type { RestsOn } from '@/core/tension/rests-on';
 import type { Verdict } from '@/core/tension/probit';
 import type { FootId } from '@/core/tables/techniques';
 import type { Eye, Point } from '@/core/tables/needles';
@@ -103,6 +104,7 @@ export interface Cone {
   fullM: number | null;
   tareG: number | null;
   place: string;
+  batch: string;
   notes: string;
   price: number | null;
   archivedAt: Date | null;
@@ -335,7 +337,25 @@ export interface ChosenSetup {
   provenTopGf: number | null;
   provenBobbinGf: number | null;
   provenAt: Date | null;
+  /** What the proof rested on; null before. */
+  restedOn: RestsOn | null;
+  /** A proof that no longer holds, with what has changed since. */
+  turnedBack: { provenAt: Date; why: string[] } | null;
   rounds: number;
+}
+
+/** What a stitch photograph told. */
+export interface MeasuredStitches {
+  spi: number;
+  cvPct: number;
+  longestMm: number;
+  shortestMm: number;
+  stitches: number;
+  trust: 'good' | 'look';
+  /** Holes moved by hand. */
+  corrected: boolean;
+  /** Share of the holes where the other thread's colour shows, where the two differ. */
+  otherShare: number | null;
 }
 
 export interface TestRound {
@@ -346,6 +366,10 @@ export interface TestRound {
   bobbinGf: number;
   verdicts: Partial<Record<Direction, Verdict>>;
   note: string;
+  /** What else was seen, symptom ids. */
+  seen: string[];
+  photographId: string | null;
+  measured: MeasuredStitches | null;
   sewnAt: Date;
 }
 

@@ -31,7 +31,7 @@ import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
 import { faultStories } from './fault-stories';
 import { type DemoQuilt, demoQuilts } from './quilts';
-import { type Random, seeded } from './random';
+import { type Random, seeded } from '@/core/statistics/random';
 import {
   demoBattings,
   demoBobbins,

@@ -1,7 +1,7 @@
 import type { Direction } from '@/core/fields/lists';
 import { windowWidth, verdictAt, NOISE_SD } from '@/core/tension/probit';
 import { nextTension, type TensionTest } from '@/core/tension/next';
-import type { Random } from './random';
+import type { Random } from '@/core/statistics/random';
 
 /** One line away at first, then one across as well, and all four once it looks right. */
 const LOOKS: readonly (readonly Direction[])[] = [

@@ -37,6 +37,7 @@ export interface ConeRow {
   needleMinNm: number | null;
   needleMaxNm: number | null;
   place: string;
+  batch: string;
   price: number | null;
   notes: string;
 }

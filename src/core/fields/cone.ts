@@ -177,6 +177,14 @@ export const CONE: readonly Field[] = [
     column: { label: 'Place', also: ['where', 'location', 'shelf', 'bin', 'drawer'] },
   },
   {
+    id: 'batch',
+    label: 'Batch, as printed',
+    kind: 'text',
+    most: 60,
+    mayBeEmpty: true,
+    column: { label: 'Batch', also: ['lot', 'dye lot'] },
+  },
+  {
     id: 'tareG',
     label: 'Empty cone, grams',
     noun: 'Grams of the empty cone',

@@ -18,3 +18,13 @@ export const ROUND: readonly Field[] = [
   },
   { id: 'note', label: 'Note', kind: 'text', most: 1000, mayBeEmpty: true },
 ];
+
+/** What else is seen of a test stitch, besides the thread: signs of the fault tables. */
+export const SEEN_IN_TESTS = [
+  'skipped',
+  'top_shred',
+  'pucker_line',
+  'pleats_back',
+  'holes',
+  'eyelash',
+] as const;

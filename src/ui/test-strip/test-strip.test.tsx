@@ -18,6 +18,9 @@ const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestR
   topGf,
   bobbinGf: 20,
   verdicts,
+  seen: [],
+  photographId: null,
+  measured: null,
   note: '',
   sewnAt: new Date('2026-11-20T10:00:00Z'),
 });

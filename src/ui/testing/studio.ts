@@ -237,6 +237,8 @@ export const aSetup = (part: Partial<ChosenSetup> = {}): ChosenSetup => ({
   provenTopGf: null,
   provenBobbinGf: null,
   provenAt: null,
+  restedOn: null,
+  turnedBack: null,
   rounds: 0,
   ...part,
 });
