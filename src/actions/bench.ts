@@ -2,16 +2,8 @@ import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
-import {
-  amendRound,
-  CURE_OUTCOMES,
-  type CureKind,
-  type CureOutcome,
-  CURES,
-  insertCure,
-  insertTrial,
-  updateTrial,
-} from '@/data/bench';
+import { CURE_OUTCOMES, type CureKind, type CureOutcome, CURES } from '@/core/fields/lists';
+import { amendRound, insertCure, insertTrial, updateTrial } from '@/data/bench';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { EachId, FormKey, Id, Maybe, Num, OneOf, Text, Version, Whole, Yes } from './rules';

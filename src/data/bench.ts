@@ -1,18 +1,6 @@
 import type { Sql } from './sql';
-import type { MeasuredStitches } from './types';
-
-/** What came of a quick cure tried where directions differ. */
-export const CURES = ['needle', 'net', 'path', 'tension'] as const;
-export type CureKind = (typeof CURES)[number];
-export const CURE_OUTCOMES = ['better', 'same', 'worse'] as const;
-export type CureOutcome = (typeof CURE_OUTCOMES)[number];
-
-export interface Cure {
-  id: string;
-  kind: CureKind;
-  outcome: CureOutcome;
-  at: Date;
-}
+import type { ColourTrial, Cure, MeasuredStitches } from './types';
+import type { CureKind } from '@/core/fields/lists';
 
 export const readCures = (sql: Sql, setupId: string): Promise<Cure[]> => sql<Cure[]>`
   select id, kind, outcome, at from cure where setup_id = ${setupId} order by at, id`;
@@ -25,18 +13,6 @@ export const readCureCounts = (sql: Sql): Promise<{ kind: CureKind; tried: numbe
   { kind: CureKind; tried: number; better: number }[]
 >`select kind, count(*)::int as tried, count(*) filter (where outcome = 'better')::int as better
   from cure group by kind order by kind`;
-
-/** Threads sewn beside each other on the margin. */
-export interface ColourTrial {
-  id: string;
-  zoneId: string;
-  coneIds: string[];
-  chosenId: string | null;
-  photographId: string | null;
-  note: string;
-  at: Date;
-  version: number;
-}
 
 export const readTrials = (sql: Sql, zoneId: string): Promise<ColourTrial[]> => sql<ColourTrial[]>`
   select id, zone_id, cone_ids, chosen_id, photograph_id, note, at, version from colour_trial

@@ -4,6 +4,8 @@ import type {
   CalibrationKind,
   ConeRole,
   ConeUseWhy,
+  CureKind,
+  CureOutcome,
   Direction,
   FaultState,
   RemainingSource,
@@ -415,4 +417,24 @@ export interface CopyMade {
   bytes: number;
   verifiedAt: Date | null;
   problem: string;
+}
+
+/** A quick cure that was tried. */
+export interface Cure {
+  id: string;
+  kind: CureKind;
+  outcome: CureOutcome;
+  at: Date;
+}
+
+/** Threads sewn beside each other on the margin. */
+export interface ColourTrial {
+  id: string;
+  zoneId: string;
+  coneIds: string[];
+  chosenId: string | null;
+  photographId: string | null;
+  note: string;
+  at: Date;
+  version: number;
 }

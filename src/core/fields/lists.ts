@@ -77,3 +77,9 @@ export type AwayKind = (typeof AWAY_KINDS)[number];
 /** How busy a cloth looks, from 0. */
 export const BUSYNESS = ['solid', 'tone on tone', 'print', 'loud print'] as const;
 export const BUSY = BUSYNESS.map((label, i) => ({ value: String(i), label }));
+
+/** What came of a quick cure tried where directions differ. */
+export const CURES = ['needle', 'net', 'path', 'tension'] as const;
+export type CureKind = (typeof CURES)[number];
+export const CURE_OUTCOMES = ['better', 'same', 'worse'] as const;
+export type CureOutcome = (typeof CURE_OUTCOMES)[number];

@@ -19,12 +19,13 @@ export const ROUND: readonly Field[] = [
   { id: 'note', label: 'Note', kind: 'text', most: 1000, mayBeEmpty: true },
 ];
 
-/** What else is seen of a test stitch, besides the thread: signs of the fault tables. */
-export const SEEN_IN_TESTS = [
-  'skipped',
-  'top_shred',
-  'pucker_line',
-  'pleats_back',
-  'holes',
-  'eyelash',
-] as const;
+/** What else is seen of a test stitch, besides the thread: signs of the fault tables, under a short name. */
+export const SEEN_LABEL = {
+  skipped: 'skips',
+  top_shred: 'shredding',
+  pucker_line: 'puckers',
+  pleats_back: 'pleats at a crossing',
+  holes: 'holes',
+  eyelash: 'eyelashes',
+} as const;
+export const SEEN_IN_TESTS = Object.keys(SEEN_LABEL) as (keyof typeof SEEN_LABEL)[];

@@ -51,3 +51,4 @@ create table colour_trial (
   check (chosen_id is null or chosen_id = any (cone_ids))
 );
 create index colour_trial_zone on colour_trial (zone_id);
+create index setup_chosen on setup (chosen_at desc);

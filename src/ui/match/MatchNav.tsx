@@ -6,6 +6,7 @@ export const MATCH_VIEWS = [
   { part: '/colours', label: 'Colours' },
   { part: '/density', label: 'Density' },
   { part: '/cloth', label: 'Unknown cloth' },
+  { part: '/past', label: 'Past work' },
 ] as const;
 
 export type MatchView = (typeof MATCH_VIEWS)[number]['part'];

@@ -73,8 +73,10 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           kind={c.tensionKnown}
           beside={
             (c.proven
-              ? 'balanced on the strip'
-              : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}${rounds(c)}`) + at(c.places.top)
+              ? c.proven.words
+              : c.turnedBack
+                ? `test again: ${c.turnedBack}`
+                : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}${rounds(c)}`) + at(c.places.top)
           }
         />
         <Big
@@ -82,7 +84,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           value={num(bobbin)}
           unit="gf"
           kind={c.tensionKnown}
-          beside={(c.proven ? 'balanced on the strip' : 'set this first') + at(c.places.bobbin)}
+          beside={(c.proven ? c.proven.over : 'set this first') + at(c.places.bobbin)}
         />
       </div>
     </section>

@@ -19,7 +19,9 @@ export interface Candidate {
   topHighGf: number;
   /** Whether this is the card that stands, and what its tests proved. */
   standing: boolean;
-  proven: { topGf: number; bobbinGf: number } | null;
+  proven: { topGf: number; bobbinGf: number; words: string; over: string } | null;
+  /** Why a proof of old no longer holds. */
+  turnedBack: string | null;
   /** Where the card's numbers come from; what the needle can follow is always reckoned. */
   known: Known<unknown>;
   limitKnown: Known<unknown>;

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { guessOf, type StudioTension } from '@/actions/searches';
 import { sandwichOf } from '@/actions/zone-brief';
 import { standingSafety } from '@/core/match/safety';
@@ -109,6 +110,19 @@ function asStored(
   };
 }
 
+/** When a card was proven, after how many tests, and over which layers. */
+function provenWords({ provenAt, rounds, restedOn }: ChosenSetup) {
+  const names = restedOn && [
+    ...restedOn.cloths.map((c) => c.name),
+    restedOn.batting.name,
+    restedOn.backing.name,
+  ];
+  return {
+    words: `balanced ${format(provenAt!, 'd MMM')}, ${rounds} ${rounds === 1 ? 'test' : 'tests'}`,
+    over: names ? `over ${[...new Set(names)].join(', ')}` : 'balanced on the strip',
+  };
+}
+
 function describe(
   setup: Setup,
   top: Cone,
@@ -123,7 +137,11 @@ function describe(
   const isStanding = standing?.topId === setup.topId && standing.bobbinId === setup.bobbinId;
   const proven =
     isStanding && standing.provenTopGf !== null && standing.provenBobbinGf !== null
-      ? { topGf: standing.provenTopGf, bobbinGf: standing.provenBobbinGf }
+      ? {
+          topGf: standing.provenTopGf,
+          bobbinGf: standing.provenBobbinGf,
+          ...provenWords(standing),
+        }
       : null;
   const now = proven ?? setup;
   // A card chosen before anything was learned rests on the models alone.
@@ -159,6 +177,7 @@ function describe(
     topHighGf: setup.topGf * Math.exp(Z80 * setup.ratioSd),
     standing: isStanding,
     proven,
+    turnedBack: isStanding && standing.turnedBack ? standing.turnedBack.why.join('; ') : null,
     known: proven ? known.proven(proven, 'test stitches') : known.predicted(setup),
     limitKnown: known.predicted(setup.maxInPerS),
     guess: proven || !taught ? null : guess,

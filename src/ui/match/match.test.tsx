@@ -42,6 +42,7 @@ const cone = (id: string) => {
 };
 const candidates: Candidate[] = match(request).setups.map((setup, i) => ({
   setup,
+  turnedBack: null,
   why: whyRows(setup),
   top: cone(setup.topId),
   bobbin: cone(setup.bobbinId),
@@ -343,7 +344,16 @@ describe('the bench of a zone', () => {
   });
   test('a proven card leads to its tests', () => {
     const known = { value: null, source: 'proven' as const };
-    bench({ candidates: [{ ...best, known, proven: { topGf: 90, bobbinGf: 18 } }] });
+    bench({
+      candidates: [
+        {
+          ...best,
+          known,
+          proven: { topGf: 90, bobbinGf: 18, words: 'balanced 12 Nov, 3 tests', over: 'over Haze blue' },
+        },
+      ],
+    });
+    expect(screen.getByText(/balanced 12 Nov, 3 tests/)).toBeVisible();
     expect(screen.getByRole('link', { name: 'See its tests' })).toHaveAttribute(
       'href',
       '/quilts/q/test?zone=z',

@@ -4,12 +4,9 @@ import { useState } from 'react';
 import { removePhotographAction } from '@/actions/server';
 import type { Result } from '@/actions/result';
 import { CoreError } from '@/core/notes';
-import { checkPhoto, HEAD_BYTES } from '@/core/photo/check-photo';
+import { smallerPhotograph } from '@/ui/kit/smaller-photograph';
 import { toast } from '@/ui/kit/toast';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
-
-/** Longest side kept, px: enough to see a stain or a pocket. */
-const LONGEST = 1600;
 
 /** Photographs of the bundle, made smaller here before they are kept; where they were taken is left out. */
 export function Photographs({ intakeId, first }: { intakeId: string; first: string[] }) {
@@ -21,7 +18,7 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
     setBusy(true);
     for (const file of files) {
       try {
-        const body = await smaller(file);
+        const body = await smallerPhotograph(file);
         const r = (await (
           await fetch(`/photographs/${intakeId}`, { method: 'POST', body })
         ).json()) as Result<{ id: string }>;
@@ -96,18 +93,4 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
       )}
     </fieldset>
   );
-}
-
-/** The picture drawn anew at a smaller size: upright, and without anything the camera wrote beside it. */
-async function smaller(file: File): Promise<Blob> {
-  checkPhoto(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()), file.size);
-  const image = await createImageBitmap(file, { imageOrientation: 'from-image' });
-  const scale = Math.min(1, LONGEST / Math.max(image.width, image.height));
-  const canvas = new OffscreenCanvas(
-    Math.max(1, Math.round(image.width * scale)),
-    Math.max(1, Math.round(image.height * scale)),
-  );
-  canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
-  image.close();
-  return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
 }

@@ -2,7 +2,8 @@
 import { type MeasuredScale, scalesOf } from '@/core/machine/scales';
 import { predicted, proven } from '@/core/source/known';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
-import { ROUND } from '@/core/fields/round';
+import { ROUND, SEEN_IN_TESTS, SEEN_LABEL } from '@/core/fields/round';
+import dynamic from 'next/dynamic';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
@@ -22,12 +23,21 @@ import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { instructionOf } from './instruction';
+import type { Cure } from '@/data/types';
+import { format } from 'date-fns';
+import type { CureCount } from './CureList';
 import { TestStrip } from './TestStrip';
 import { VerdictTiles } from './VerdictTiles';
 import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone } from './words';
 
+const RoundDialog = dynamic(() => import('./RoundDialog').then((m) => m.RoundDialog));
+const CureList = dynamic(() => import('./CureList').then((m) => m.CureList));
+const StandInPanel = dynamic(() => import('./StandInPanel').then((m) => m.StandInPanel));
+
 /** One judgement for the four straight directions at once. */
 const ALL = 'all';
+/** How unlike the models the stand-in may be, on the logarithm of the ratio. */
+const STAND_IN_SD = 0.3;
 const STRAIGHT = ['away', 'toward', 'left', 'right'] as const;
 const SPECS = formFields(ROUND);
 const FIELDS = ['verdicts', ...SPECS.map((f) => f.name)];
@@ -43,6 +53,9 @@ export function TestBench({
   measured,
   school = 'both',
   colours,
+  thicknessMm,
+  cures = [],
+  cureCounts = [],
 }: {
   quilt: Pick<Quilt, 'id' | 'name'>;
   zone: Pick<Zone, 'id' | 'name' | 'letter'>;
@@ -55,16 +68,25 @@ export function TestBench({
   /** By gauge, by dial and eye, or both. */
   school?: Preferences['tensionSchool'];
   colours: { top: string; bobbin: string; cloth: string; backing: string };
+  thicknessMm: number;
+  /** Quick cures tried with this set-up, and how each fared in this studio. */
+  cures?: readonly Cure[];
+  cureCounts?: readonly CureCount[];
 }) {
   const { rounds, next, bands, chance } = search;
   const router = useRouter();
   const n = rounds.length + 1;
   const last = rounds.at(-1);
   const notTension = next.cautions.some((c) => c.code === 'not-tension');
-  const [again, setAgain] = useState(false);
+  const [again, setAgain] = useState(setup.turnedBack !== null);
+  const [opened, setOpened] = useState<TestRound | null>(null);
+  const [seen, setSeen] = useState<readonly string[]>([]);
   const [direction, setDirection] = useState<Direction | typeof ALL>(ALL);
   const [verdicts, setVerdicts] = useState<Partial<Record<Direction, Verdict>>>({});
-  const { form, values } = useSpecForm(SPECS, { topGf: gf(next.topGf), bobbinGf: gf(next.bobbinGf) });
+  const { form, values, numberAt } = useSpecForm(SPECS, {
+    topGf: gf(next.topGf),
+    bobbinGf: gf(next.bobbinGf),
+  });
   const done = useCallback(
     (stored: { n: number; done: boolean }) => {
       toast(
@@ -95,8 +117,29 @@ export function TestBench({
         <h2 className="text-24">Test strip, {zone.name}</h2>
         <p className="text-ink2">top above, back below; threads drawn thicker than they are</p>
       </div>
-      <TestStrip rounds={rounds} next={{ ...next, chance }} {...colours} />
+      <TestStrip
+        rounds={rounds}
+        next={{ ...next, done: next.done && setup.turnedBack === null, chance }}
+        {...colours}
+        onOpen={setOpened}
+      />
+      {opened && (
+        <RoundDialog
+          round={opened}
+          rounds={rounds}
+          colours={colours}
+          quiltId={quilt.id}
+          zoneId={zone.id}
+          onClose={() => setOpened(null)}
+        />
+      )}
       <div className="mt-2 border-t-2 border-ink pt-2" aria-live="polite">
+        {setup.turnedBack && (
+          <p role="status" className="mb-1 font-medium text-weld-text">
+            Balanced on {format(setup.turnedBack.provenAt, 'd MMM')}, but {setup.turnedBack.why.join('; ')}.
+            One test more tells whether it still holds.
+          </p>
+        )}
         <div className="flex flex-wrap items-baseline gap-x-4">
           <h3 className="text-24">{told.title}</h3>
           {school === 'dial' && told.turn && (
@@ -131,9 +174,13 @@ export function TestBench({
           </p>
         ))}
         {notTension && (
-          <p className="mt-1 text-ink2">
-            Note it with F, with the direction it shows in, so that the cause can be looked for.
-          </p>
+          <>
+            <CureList setupId={setup.id} tried={cures} counts={cureCounts} />
+            <p className="mt-1 text-ink2">
+              None of them helped: note it with F, with the direction it shows in, so that the cause can be
+              looked for.
+            </p>
+          </>
         )}
         {next.done && !again && (
           <div className="mt-2 flex flex-wrap gap-3">
@@ -160,6 +207,7 @@ export function TestBench({
                   setupId: setup.id,
                   n,
                   verdicts,
+                  seen,
                   ...fromForm(SPECS, values),
                 });
               }}
@@ -209,6 +257,20 @@ export function TestBench({
                   {problemAt('verdicts')}
                 </p>
               )}
+              <div role="group" aria-label="Also seen" className="mt-1.5 flex flex-wrap items-center gap-1.5">
+                <span className="text-13 text-ink2">Also seen</span>
+                {SEEN_IN_TESTS.map((id) => (
+                  <button
+                    key={id}
+                    type="button"
+                    aria-pressed={seen.includes(id)}
+                    onClick={() => setSeen(seen.includes(id) ? seen.filter((s) => s !== id) : [...seen, id])}
+                    className="min-h-11 rounded border border-rule bg-cloth px-2 text-13 aria-pressed:border-2 aria-pressed:border-madder aria-pressed:font-semibold"
+                  >
+                    {SEEN_LABEL[id]}
+                  </button>
+                ))}
+              </div>
               <div className="mt-2 flex flex-wrap items-end gap-3">
                 <SpecFields
                   specs={SPECS}
@@ -221,6 +283,18 @@ export function TestBench({
                 </Button>
               </div>
               <Problems problems={problems} fields={FIELDS} />
+              <StandInPanel
+                setupId={setup.id}
+                ratio={setup.ratioModel ?? setup.ratio}
+                sd={STAND_IN_SD}
+                thicknessMm={thicknessMm}
+                topGf={numberAt('topGf')}
+                bobbinGf={numberAt('bobbinGf')}
+                n={n}
+                ways={direction === ALL ? STRAIGHT : [direction]}
+                onSewn={(v) => setVerdicts({ ...verdicts, ...v })}
+                onRead={(g) => form.setValue('topGf', gf(g))}
+              />
             </form>
           )}
         </div>

@@ -1,17 +1,24 @@
+'use client';
+import { useEffect, useRef } from 'react';
 import { predicted, proven } from '@/core/source/known';
 import type { Direction } from '@/core/fields/lists';
 import type { TestRound } from '@/data/types';
-import { Marks } from '@/ui/draw/Marks';
-import { polyline } from '@/ui/draw/mark';
 import { Sourced } from '@/ui/kit/Sourced';
-import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, VERDICT_WORD, verdictTone, worstVerdict } from './words';
-import { facesAt, lineAndCurve, stitchMarks } from './stitch-side';
+import { facesAt } from './stitch-side';
+import { FACE, SHOWN, StripCell } from './StripCell';
+import {
+  changeSince,
+  DIRECTION_LABEL,
+  shownGf as fmt,
+  TONE_TEXT,
+  VERDICT_SIGN,
+  VERDICT_WORD,
+  verdictTone,
+  worstVerdict,
+} from './words';
 
 /** Tests shown side by side. */
 const COLUMNS = 4;
-const FACE = { top: 60, back: 50, gap: 6 };
-/** How high the ribbon is shown, px. */
-const SHOWN = 88;
 
 /** The strip as it lies on the margin: the last tests, top above and back below, and the one to sew next. */
 export function TestStrip(props: {
@@ -21,15 +28,28 @@ export function TestStrip(props: {
   bobbin: string;
   cloth: string;
   backing: string;
+  /** Opens one test: its note, its photograph, beside another. */
+  onOpen?: (round: TestRound) => void;
 }) {
-  const shown = props.rounds.slice(-COLUMNS);
+  const shown = props.rounds;
   const cells = props.next.done ? shown.length : shown.length + 1;
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // The newest is what the hand is doing.
+    if (list.current) list.current.scrollLeft = list.current.scrollWidth;
+  }, [cells]);
   return (
     <ol
-      className="mt-1.5 grid"
-      style={{ gridTemplateColumns: `repeat(${Math.max(COLUMNS, cells)}, minmax(0, 1fr))` }}
+      ref={list}
+      aria-label="Tests in order"
+      tabIndex={cells > COLUMNS ? 0 : undefined}
+      className="mt-1.5 grid overflow-x-auto"
+      style={{
+        gridTemplateColumns:
+          cells > COLUMNS ? `repeat(${cells}, minmax(23%, 1fr))` : `repeat(${COLUMNS}, minmax(0, 1fr))`,
+      }}
     >
-      {shown.map((r) => {
+      {shown.map((r, i) => {
         const worst = worstVerdict(Object.values(r.verdicts));
         return (
           <li key={r.id}>
@@ -54,7 +74,20 @@ export function TestStrip(props: {
                     )
                     .join(', ')}
                 </span>
+                {changeSince(shown[i - 1], r) && (
+                  <span className="block text-13 text-ink2">{changeSince(shown[i - 1], r)}</span>
+                )}
               </p>
+              {props.onOpen && (
+                <button
+                  type="button"
+                  className="min-h-11 pr-2 text-13 text-indigo underline-offset-2 hover:underline"
+                  onClick={() => props.onOpen!(r)}
+                  aria-label={`Open test ${r.n}`}
+                >
+                  {r.photographId ? 'Photograph, note' : r.note ? 'Note' : 'Open'}
+                </button>
+              )}
             </div>
           </li>
         );
@@ -93,49 +126,5 @@ export function TestStrip(props: {
         </li>
       )}
     </ol>
-  );
-}
-
-const fmt = (gf: number) => Number(gf.toFixed(1));
-
-function StripCell(p: {
-  top: string;
-  bobbin: string;
-  cloth: string;
-  backing: string;
-  faces: ReturnType<typeof facesAt> | null;
-}) {
-  const w = 250;
-  const face = (y: number, h: number, own: string, other: string, through: 0 | 1 | 2 | 3 | null) => {
-    const { along, length } = lineAndCurve(20, y + h / 2, w - 44, h * 0.4);
-    if (through === null) {
-      const points = Array.from({ length: 60 }, (_, i) => {
-        const at = along((length * i) / 59);
-        return [at.x, at.y] as const;
-      });
-      return <path d={polyline(points)} fill="none" stroke={own} strokeWidth={2.6} strokeDasharray="10 6" />;
-    }
-    return <Marks marks={stitchMarks({ along, length, stitch: 19.5, own, other, thread: 5.6, through })} />;
-  };
-  const backY = FACE.top + FACE.gap;
-  return (
-    <svg
-      viewBox={`0 0 ${w} ${backY + FACE.back}`}
-      className="block w-full"
-      height={SHOWN}
-      preserveAspectRatio="none"
-      aria-hidden
-    >
-      <rect width={w} height={FACE.top} fill={p.cloth} />
-      <rect y={backY} width={w} height={FACE.back} fill={p.backing} />
-      {face(0, FACE.top, p.top, p.bobbin, p.faces?.top ?? null)}
-      {face(backY, FACE.back, p.bobbin, p.top, p.faces?.back ?? null)}
-      <path
-        d={`M0 0V${FACE.top}M0 ${backY}v${FACE.back}`}
-        stroke="#20262b"
-        strokeOpacity={0.45}
-        strokeDasharray="2 4"
-      />
-    </svg>
   );
 }

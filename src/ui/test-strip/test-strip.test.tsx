@@ -6,7 +6,7 @@ import * as actions from '@/actions/server';
 import type { Verdict } from '@/core/tension/probit';
 import type { TestRound } from '@/data/types';
 import { router } from '@/ui/testing/browser';
-import { aSetup } from '@/ui/testing/studio';
+import { aSetup, lastSent } from '@/ui/testing/studio';
 import { TestBench } from './TestBench';
 import { VERDICT_LOOK, VERDICT_SIGN, VERDICT_WORD, VERDICTS, verdictTone, worstVerdict } from './words';
 
@@ -24,7 +24,7 @@ const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestR
   note: '',
   sewnAt: new Date('2026-11-20T10:00:00Z'),
 });
-const bench = (rounds: TestRound[]) =>
+const bench = (rounds: TestRound[], part: Partial<React.ComponentProps<typeof TestBench>> = {}) =>
   render(
     <TestBench
       quilt={{ id: 'q', name: 'Harbour Lights' }}
@@ -33,7 +33,9 @@ const bench = (rounds: TestRound[]) =>
       search={searchOf(setup, rounds, 1.4, 900)}
       ladder={searchLadder(searchOf(setup, rounds, 1.4, 900))}
       measured={[]}
+      thicknessMm={1.4}
       colours={{ top: '#6e3b63', bobbin: '#e0b64f', cloth: '#9db3b8', backing: '#d8cfbb' }}
+      {...part}
     />,
   );
 const four = (v: Verdict) => ({ away: v, toward: v, left: v, right: v });
@@ -136,7 +138,72 @@ test('balanced twice in every direction is done: the card, or one more test', as
 
 test('directions that differ by two steps are no matter of tension', () => {
   bench([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })]);
-  expect(screen.getByText(/Note it with F, with the direction/)).toBeInTheDocument();
+  expect(screen.getByText(/note it with F, with the direction/)).toBeInTheDocument();
+});
+
+test('where directions differ the quick cures come first, each with what came of it', async () => {
+  bench([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })], {
+    cures: [{ id: 'c', kind: 'net', outcome: 'same', at: new Date() }],
+    cureCounts: [{ kind: 'net', tried: 5, better: 4 }],
+  });
+  const cures = await screen.findByRole('region', { name: 'Quick cures' });
+  expect(within(cures).getAllByRole('listitem')).toHaveLength(4);
+  expect(within(cures).getByText(/helped 4 of 5 times here/)).toBeVisible();
+  expect(within(cures).getByText('Tried: it changed nothing.')).toBeVisible();
+  await userEvent.click(
+    within(within(cures).getByRole('group', { name: 'What a new needle did' })).getByRole('button', {
+      name: 'It helped',
+    }),
+  );
+  expect(lastSent(actions.tryCureAction)).toMatchObject({
+    setupId: 'setup-1',
+    kind: 'needle',
+    outcome: 'better',
+  });
+});
+
+test('what else is seen goes with the test', async () => {
+  bench([]);
+  await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));
+  await userEvent.click(screen.getByRole('button', { name: 'skips' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
+  expect(lastSent(actions.logTestAction)).toMatchObject({ n: 1, seen: ['skipped'] });
+});
+
+test('a proof turned back says why, and asks for one test more', () => {
+  bench([round(1, 100, four(0)), round(2, 100, four(0))], {
+    setup: aSetup({
+      turnedBack: {
+        provenAt: new Date('2026-11-12T10:00:00Z'),
+        why: ['the batting is Wool now; it was Cotton'],
+      },
+    }),
+  });
+  expect(screen.getByRole('status')).toHaveTextContent(/Balanced on 12 Nov, but the batting is Wool now/);
+  expect(screen.getByRole('button', { name: 'Test 3 is sewn' })).toBeInTheDocument();
+});
+
+test('one test is opened: its note, and beside it another', async () => {
+  bench([round(1, 118, four(2)), round(2, 104, four(0))]);
+  await userEvent.click(screen.getByRole('button', { name: 'Open test 2' }));
+  const dialog = await screen.findByRole('dialog');
+  await userEvent.selectOptions(within(dialog).getByLabelText('Beside it'), 'test 1');
+  expect(within(dialog).getAllByRole('region')).toHaveLength(2);
+  expect(within(dialog).getByText('From test 1 to test 2: top down 14 gf.')).toBeVisible();
+  await userEvent.type(within(dialog).getByLabelText('Note'), 'on the hem');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Keep test 2' }));
+  expect(lastSent(actions.amendRoundAction)).toMatchObject({ roundId: 'r2', note: 'on the hem' });
+});
+
+test('the stand-in sews the test: its appearances stand in the tiles', async () => {
+  bench([]);
+  await userEvent.click(await screen.findByText(/practise with the stand-ins/));
+  await userEvent.click(screen.getByRole('button', { name: 'Read the gauge' }));
+  expect(await screen.findByText(/The gauge reads \d+, \d+, \d+ gf/)).toBeVisible();
+  await userEvent.click(screen.getByRole('button', { name: 'Sew it on the stand-in' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
+  const { verdicts } = lastSent(actions.logTestAction) as { verdicts: Record<string, number> };
+  expect(Object.keys(verdicts)).toEqual(['away', 'toward', 'left', 'right']);
 });
 
 test('the ladder is told in words', () => {
@@ -146,9 +213,11 @@ test('the ladder is told in words', () => {
   ).toBeInTheDocument();
 });
 
-test('only the last four tests lie on the strip', () => {
+test('every test lies on the strip, which scrolls in itself when they are many', () => {
   bench([1, 2, 3, 4, 5, 6].map((n) => round(n, 100 - n, four(1))));
-  const strip = screen.getAllByRole('list')[0]!;
-  expect(within(strip).queryByText('Test 2:', { exact: false })).toBeNull();
+  const strip = screen.getByRole('list', { name: 'Tests in order' });
+  expect(strip).toHaveAttribute('tabindex', '0');
+  expect(within(strip).getByText('Test 2:', { exact: false })).toBeInTheDocument();
+  expect(within(strip).getAllByText('top down 1 gf')).toHaveLength(5);
   expect(within(strip).getByText('Test 6:', { exact: false })).toBeInTheDocument();
 });

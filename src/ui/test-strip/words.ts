@@ -1,4 +1,5 @@
 import type { Direction } from '@/core/fields/lists';
+import type { TestRound } from '@/data/types';
 import type { Verdict } from '@/core/tension/probit';
 
 export const VERDICTS: readonly Verdict[] = [-3, -2, -1, 0, 1, 2, 3];
@@ -57,3 +58,20 @@ export const worstVerdict = (verdicts: readonly Verdict[]): Verdict =>
       Math.abs(v) > Math.abs(worst) || (Math.abs(v) === Math.abs(worst) && v > worst) ? v : worst,
     0,
   );
+
+/** What was changed from one test to the next. */
+export function changeSince(before: TestRound | undefined, now: TestRound): string {
+  if (!before) return '';
+  const parts = (
+    [
+      ['top', before.topGf, now.topGf],
+      ['bobbin', before.bobbinGf, now.bobbinGf],
+    ] as const
+  )
+    .filter(([, a, b]) => Math.abs(a - b) >= 0.05)
+    .map(([part, a, b]) => `${part} ${b > a ? 'up' : 'down'} ${shownGf(Math.abs(b - a))} gf`);
+  return parts.length === 0 ? 'nothing changed' : parts.join(', ');
+}
+
+/** A tension as a gauge shows it. */
+export const shownGf = (gf: number) => Number(gf.toFixed(1));

@@ -6,7 +6,16 @@ import { readMachine } from '@/data/machines';
 
 export interface QuiltPageProps {
   params: Promise<{ id: string }>;
-  searchParams: Promise<{ zone?: string; topId?: string; nm?: string; spi?: string; part?: string }>;
+  searchParams: Promise<{
+    zone?: string;
+    topId?: string;
+    nm?: string;
+    spi?: string;
+    part?: string;
+    round?: string;
+    q?: string;
+    bobbinId?: string;
+  }>;
 }
 
 /** What every page of a quilt reads: the quilt, its machine, and the zone picked (the first when none is). Match asks for the whole shelf. */

@@ -1,4 +1,11 @@
+import Link from 'next/link';
+import { keptShelf } from '@/actions/kept-shelf';
 import { readSearch } from '@/actions/tests';
+import { coneName, sandwichOf } from '@/actions/zone-brief';
+import { thicknessMm } from '@/core/sandwich/sandwich';
+import { readCureCounts, readCures, readTrials } from '@/data/bench';
+import { ColourTrials } from '@/ui/test-strip/ColourTrials';
+import { listedNames } from '@/ui/shelf/listed';
 import { readScales } from '@/data/machines';
 import { readPreferences } from '@/data/preferences';
 import { db } from '@/data/sql';
@@ -18,26 +25,62 @@ export default async function TestPage(props: QuiltPageProps) {
   const setup = zone && view.setups.get(zone.id);
   const search = zone && setup && (await readSearch(db(), quilt.id, zone.id, setup));
   const [measured, preferences] = await Promise.all([readScales(db(), machine.id), readPreferences(db())]);
+  const [cures, cureCounts, trials, shelfNow] = await Promise.all([
+    setup ? readCures(db(), setup.id) : [],
+    readCureCounts(db()),
+    zone ? readTrials(db(), zone.id) : [],
+    keptShelf(db()),
+  ]);
   const hexOf = (id: string | undefined) => shelf.find((c) => c.id === id)?.hex ?? CLEAR;
   return (
     <QuiltFrame view={view} machine={machine} step="test" zoneId={zone?.id} page="test">
       {zone && setup && search ? (
-        <TestBench
-          key={`${setup.id}-${search.rounds.length}`}
-          quilt={{ id: quilt.id, name: quilt.name }}
-          zone={{ id: zone.id, name: zone.name, letter: zone.letter }}
-          setup={setup}
-          search={search}
-          ladder={searchLadder(search)}
-          measured={measured}
-          school={preferences?.tensionSchool}
-          colours={{
-            top: hexOf(setup.topId),
-            bobbin: hexOf(setup.bobbinId),
-            cloth: zone.fabrics[0]?.hex ?? '#ede8dc',
-            backing: quilt.backingHex ?? '#d8cfbb',
-          }}
-        />
+        <>
+          <TestBench
+            key={`${setup.id}-${search.rounds.length}`}
+            quilt={{ id: quilt.id, name: quilt.name }}
+            zone={{ id: zone.id, name: zone.name, letter: zone.letter }}
+            setup={setup}
+            search={search}
+            ladder={searchLadder(search)}
+            measured={measured}
+            school={preferences?.tensionSchool}
+            thicknessMm={thicknessMm(sandwichOf(zone, quilt))}
+            cures={cures}
+            cureCounts={cureCounts}
+            colours={{
+              top: hexOf(setup.topId),
+              bobbin: hexOf(setup.bobbinId),
+              cloth: zone.fabrics[0]?.hex ?? '#ede8dc',
+              backing: quilt.backingHex ?? '#d8cfbb',
+            }}
+          />
+          <p className="mt-4 flex flex-wrap gap-x-6">
+            <Link
+              className="min-h-11 content-center text-indigo hover:underline"
+              href={`/quilts/${quilt.id}/test/photo?zone=${zone.id}`}
+            >
+              Measure stitches on a photograph
+            </Link>
+            <Link
+              className="min-h-11 content-center text-indigo hover:underline"
+              href={`/quilts/${quilt.id}/sheets/strip?zone=${zone.id}`}
+            >
+              Print the strip
+            </Link>
+          </p>
+          <ColourTrials
+            quiltId={quilt.id}
+            zoneId={zone.id}
+            list={listedNames(shelfNow, [])}
+            trials={trials}
+            threads={Object.fromEntries(
+              shelfNow.all
+                .filter((c) => trials.some((t) => t.coneIds.includes(c.id)))
+                .map((c) => [c.id, { name: coneName(c), hex: c.hex }]),
+            )}
+          />
+        </>
       ) : (
         <Empty
           title={zone ? `No set-up for ${zone.name} yet` : 'No zones yet'}

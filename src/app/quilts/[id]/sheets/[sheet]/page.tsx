@@ -12,17 +12,23 @@ import { cardFacts } from '@/ui/print/card-facts';
 import { settingCard } from '@/ui/print/setting-card';
 import { Sheet } from '@/ui/print/Sheet';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { readRounds } from '@/data/tests';
+import type { TestRound } from '@/data/types';
+import { facesAt } from '@/ui/test-strip/stitch-side';
+import { StripCell } from '@/ui/test-strip/StripCell';
+import { changeSince, VERDICT_LOOK, worstVerdict } from '@/ui/test-strip/words';
 import { readQuiltPage } from '../../quilt-page';
 
 export const metadata = { title: 'Sheet' };
 
-type Loaded = Awaited<ReturnType<typeof readQuiltPage>> &
+type Loaded = { rounds: TestRound[] } & Awaited<ReturnType<typeof readQuiltPage>> &
   Awaited<ReturnType<typeof readPlan>> & { scales: Scales };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
   loading: { title: 'Loading sheet', body: loading },
   order: { title: 'Order of work', body: order },
   cards: { title: 'Setting cards', body: cards },
+  strip: { title: 'Test strip', body: strip },
 };
 
 export default async function SheetPage({
@@ -36,12 +42,58 @@ export default async function SheetPage({
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
   const [plan, measured] = await Promise.all([readPlan(db(), page.view), readScales(db(), page.machine.id)]);
-  const loaded = { ...page, ...plan, scales: scalesOf(measured) };
+  const setup = page.zone && page.view.setups.get(page.zone.id);
+  const rounds = setup ? await readRounds(db(), setup.id) : [];
+  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds };
   const { quilt } = page.view;
   return (
     <Sheet title={`${sheet.title}: ${quilt.name}, ${quilt.client}`} back={`/quilts/${quilt.id}/sheets`}>
       {sheet.body(loaded)}
     </Sheet>
+  );
+}
+
+/** The strip as paper to pin on the margin: each test with its number, tensions and verdict, one under the other. */
+function strip({ view, zone, rounds }: Loaded) {
+  const setup = zone && view.setups.get(zone.id);
+  if (!zone || !setup || rounds.length === 0) return <p>No test was sewn in this zone yet.</p>;
+  const hex = (id: string) => view.shelf.find((c) => c.id === id)?.hex ?? '#8a8a8a';
+  const name = (id: string) => {
+    const c = view.shelf.find((x) => x.id === id);
+    return c ? coneName(c) : 'thread gone';
+  };
+  return (
+    <>
+      <p>
+        Zone {zone.letter}, {zone.name}. Top {name(setup.topId)}, bobbin {name(setup.bobbinId)}, needle Nm{' '}
+        {setup.needleNm}, {setup.spi} to the inch. Top above, back below; cut along the dashes and pin each
+        beside its line.
+      </p>
+      <ol className="mt-3 max-w-[520px]">
+        {rounds.map((r, i) => (
+          <li key={r.id} className="break-inside-avoid border-t border-dashed py-2">
+            <div className="flex items-baseline gap-4">
+              <b className="text-20">{r.n}</b>
+              <b>
+                {Number(r.topGf.toFixed(1))} / {Number(r.bobbinGf.toFixed(1))} gf
+              </b>
+              <span>{changeSince(rounds[i - 1], r)}</span>
+            </div>
+            <StripCell
+              top={hex(setup.topId)}
+              bobbin={hex(setup.bobbinId)}
+              cloth="#ffffff"
+              backing="#f2f2f2"
+              faces={facesAt(worstVerdict(Object.values(r.verdicts)))}
+            />
+            <p>
+              {VERDICT_LOOK[worstVerdict(Object.values(r.verdicts))]}
+              {r.note && `. ${r.note}`}
+            </p>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }
 

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { measurePhoto } from './measure-photo';
+
+expose(measurePhoto);
