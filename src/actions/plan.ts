@@ -20,14 +20,15 @@ import { type FrameSize, planPasses } from '@/core/passes/passes';
 import { wearFactor } from '@/core/sandwich/sandwich';
 import { fibres } from '@/core/tables/fibres';
 import { ACT_MIN } from '@/core/usage/sewing-time';
-import { takeMetres } from '@/data/cones';
-import { insertStitches, type SewnInPass } from '@/data/fault-record';
+import { readTakenBy, takeMetres } from '@/data/cones';
+import { deleteStitches, insertStitches, type SewnInPass } from '@/data/fault-record';
+import { insertEntry, lockLog } from '@/data/log';
 import { readMachine } from '@/data/machines';
 import { addStitches, readFittedIn } from '@/data/needles';
 import { readPreferences } from '@/data/preferences';
 import { lockQuilt, markSewn, setHandedBack, setOnFrame, updateOrder, updatePlan } from '@/data/quilts';
 import type { Sql } from '@/data/sql';
-import { insertStep } from '@/data/steps';
+import { deleteStep, insertStep } from '@/data/steps';
 import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
 import type { Context } from './context';
 import { readHours } from './hours';
@@ -271,6 +272,9 @@ export const setOrder = (context: Context, input: unknown): Promise<Result<{ ste
     return kept ? done({ steps: order.length }) : conflict(MEANWHILE);
   });
 
+/** The desk writes to the log under a device of its own. */
+const DESK = '00000000-0000-7000-8000-00000000de5c';
+
 export class LogStep {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
@@ -296,7 +300,21 @@ export const logStep = (context: Context, input: unknown): Promise<Result<{ left
     if (!step) return refuse('The plan has no such step. Reload to see the steps that are left.', 'pass');
     if (isSewn(step, quilt.sewn))
       return conflict('This step is logged already, perhaps from another window. Reload to see.');
-    return done({ left: await noteStep(tx, view, read, step, form.minutes ?? null, context.now) });
+    const id = uuidv7();
+    const left = await noteStep(tx, view, read, step, form.minutes ?? null, context.now, id);
+    const { pass, thread, stabilise } = step;
+    await lockLog(tx);
+    await insertEntry(tx, DESK, {
+      id,
+      quiltId: quilt.id,
+      kind: 'step-done',
+      at: context.now.toISOString(),
+      pass,
+      thread,
+      stabilise,
+      ...(form.minutes ? { minutes: form.minutes } : {}),
+    });
+    return done({ left });
   });
 
 /** Writes what a sewn step changes; how many steps are left. */
@@ -307,6 +325,7 @@ export async function noteStep(
   step: PlannedStep,
   minutes: number | null,
   at: Date,
+  id: string = uuidv7(),
 ): Promise<number> {
   const { quilt } = view;
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
@@ -314,7 +333,7 @@ export async function noteStep(
   const { stitches, worn } = wearOf(request, cones, sewn);
   const fitted = await readFittedIn(tx, machine.id);
   await insertStep(tx, {
-    id: uuidv7(),
+    id,
     quiltId: quilt.id,
     pass: step.pass,
     coneId: step.thread,
@@ -323,18 +342,20 @@ export async function noteStep(
     parts: step.parts,
     stitches,
     needleFittedId: fitted?.id ?? null,
+    worn,
     at,
   });
   await insertStitches(tx, sewn);
   if (fitted) await addStitches(tx, fitted.id, stitches, worn);
-  for (const { id, letter, share } of step.zones) {
-    const z = plan.zones.find((x) => x.id === id)!;
+  for (const { id: zoneId, letter, share } of step.zones) {
+    const z = plan.zones.find((x) => x.id === zoneId)!;
     await takeMetres(
       tx,
       step.thread,
       z.topM * share,
       'pass',
       `${quilt.name}, pass ${step.pass}, zone ${letter}`,
+      id,
     );
   }
   const now = [...quilt.sewn, step];
@@ -342,6 +363,18 @@ export async function noteStep(
   const unmatched = request.zones.some((z) => !z.setup);
   await markSewn(tx, quilt.id, left === 0 && !unmatched);
   return left;
+}
+
+/** Takes a sewn step back: its thread, its stitches, its wear; false when it is not there. */
+export async function takeStepBack(tx: Sql, quiltId: string, id: string): Promise<boolean> {
+  const taken = await readTakenBy(tx, id);
+  const step = await deleteStep(tx, id);
+  if (!step) return false;
+  for (const { coneId, metres } of taken) await takeMetres(tx, coneId, -metres, 'pass', 'taken back', id);
+  if (step.coneId) await deleteStitches(tx, quiltId, step.pass, step.coneId);
+  if (step.needleFittedId) await addStitches(tx, step.needleFittedId, -step.stitches, -step.worn);
+  await markSewn(tx, quiltId, false);
+  return true;
 }
 
 export class PutOnFrame {

@@ -114,10 +114,11 @@ export async function takeMetres(
   metres: number,
   why: ConeUse['why'],
   note: string,
+  stepId: string | null = null,
 ): Promise<void> {
   await sql`
-    insert into cone_use (id, cone_id, metres, why, left_m, note)
-    select gen_random_uuid(), id, ${-metres}, ${why}, greatest(0, remaining_m - ${metres}), ${note}
+    insert into cone_use (id, cone_id, metres, why, left_m, note, step_id)
+    select gen_random_uuid(), id, ${-metres}, ${why}, greatest(0, remaining_m - ${metres}), ${note}, ${stepId}
     from cone where id = ${id}`;
   await sql`
     update cone set remaining_m = greatest(0, remaining_m - ${metres}), remaining_at = now(),
@@ -129,3 +130,8 @@ export async function takeMetres(
 export const readConeUses = (sql: Sql, coneId: string, limit = 20): Promise<ConeUse[]> => sql<ConeUse[]>`
   select id, metres, why, left_m, note, at from cone_use
   where cone_id = ${coneId} order by at desc, id limit ${limit}`;
+
+/** What a step took off the cones, by cone; metres above 0. */
+export const readTakenBy = (sql: Sql, stepId: string): Promise<{ coneId: string; metres: number }[]> => sql`
+  select cone_id, -sum(metres) as metres from cone_use where step_id = ${stepId} group by cone_id
+  having sum(metres) < 0`;

@@ -19,6 +19,11 @@ export async function insertStitches(sql: Sql, rows: readonly SewnInPass[]): Pro
       on conflict (zone_id, pass) do nothing`;
 }
 
+/** Takes back what was sewn in a pass with a top thread. */
+export const deleteStitches = (sql: Sql, quiltId: string, pass: number, topId: string) => sql`
+  delete from stitches_sewn s using zone z
+  where z.id = s.zone_id and z.quilt_id = ${quiltId} and s.pass = ${pass} and s.top_id = ${topId}`;
+
 /** Faults and stitches by top thread, from the tally that is kept as both are noted. */
 export async function readFaultRecord(sql: Sql): Promise<FaultRecord> {
   const tallies = await sql<Tally[]>`

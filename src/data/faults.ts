@@ -45,3 +45,16 @@ export async function updateFaultStatus(
     update fault set status = ${status}, version = version + 1 where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }
+
+/** Takes a fault out again, when noting it was taken back. */
+export async function deleteFault(sql: Sql, id: string): Promise<void> {
+  await sql`delete from fault_symptom where fault_id = ${id}`;
+  await sql`delete from fault where id = ${id}`;
+}
+
+/** Sets a fault's state whatever it was; false when there is no such fault. */
+export async function setFaultState(sql: Sql, id: string, status: FaultState): Promise<boolean> {
+  const rows =
+    await sql`update fault set status = ${status}, version = version + 1 where id = ${id} returning id`;
+  return rows.length === 1;
+}

@@ -58,3 +58,29 @@ export async function fitNeedle(
 export const addStitches = (sql: Sql, fittedId: string, stitches: number, worn: number) => sql`
   update needle_fitted set stitches = greatest(0, stitches + ${stitches}), worn = greatest(0, worn + ${worn})
   where id = ${fittedId}`;
+
+/** Notes a needle put into a machine as it was done: from the drawer if it has one, from elsewhere if not. */
+export async function refitNeedle(
+  sql: Sql,
+  id: string,
+  machineId: string,
+  n: NeedleKind,
+  life: number,
+): Promise<void> {
+  if (await fitNeedle(sql, id, machineId, n, life)) return;
+  await sql`update needle_fitted set removed_at = now() where machine_id = ${machineId} and removed_at is null`;
+  await sql`
+    insert into needle_fitted (id, machine_id, nm, eye, point, coated, life)
+    values (${id}, ${machineId}, ${n.nm}, ${n.eye}, ${n.point}, ${n.coated}, ${life})`;
+}
+
+/** Takes back that a needle was put in, while it has sewn nothing: the one before is in again. */
+export async function unfitNeedle(sql: Sql, id: string): Promise<void> {
+  const [row] = await sql<{ machineId: string }[]>`
+    delete from needle_fitted f where id = ${id} and removed_at is null
+      and not exists (select from step_sewn s where s.needle_fitted_id = f.id) returning machine_id`;
+  if (!row) return;
+  await sql`
+    update needle_fitted set removed_at = null where id = (
+      select id from needle_fitted where machine_id = ${row.machineId} order by removed_at desc nulls last limit 1)`;
+}

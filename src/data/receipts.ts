@@ -44,3 +44,7 @@ export function once<T extends object>(
 
 /** Nobody sends a form again after a month. */
 export const pruneReceipts = (sql: Sql) => sql`delete from receipt where at < now() - interval '30 days'`;
+
+/** Whoever acts in this transaction; kept with every entry of the record. */
+export const actAs = (tx: Sql, actorId: string) =>
+  tx`select set_config('tidy_spool.actor', ${actorId}, true)`;

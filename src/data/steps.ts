@@ -12,15 +12,18 @@ export interface NewStep {
   parts: readonly Part[] | null;
   stitches: number;
   needleFittedId: string | null;
+  /** What it wore of the needle, in stitches through plain cotton. */
+  worn?: number;
   at?: Date;
 }
 
 /** Notes a step as sewn; false when it, or its whole pass, was sewn before. */
 export async function insertStep(sql: Sql, s: NewStep): Promise<boolean> {
   const rows = await sql`
-    insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, at)
+    insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, worn, at)
     select ${s.id}, ${s.quiltId}, ${s.pass}, ${s.coneId}, ${s.stabilise}, ${s.minutes},
-           ${s.parts && sql.json(s.parts as never)}, ${s.stitches}, ${s.needleFittedId}, ${s.at ?? new Date()}
+           ${s.parts && sql.json(s.parts as never)}, ${s.stitches}, ${s.needleFittedId},
+           ${s.worn ?? 0}, ${s.at ?? new Date()}
     where not exists (select 1 from step_sewn where quilt_id = ${s.quiltId} and pass = ${s.pass} and cone_id is null)
     on conflict do nothing returning id`;
   return rows.length === 1;
@@ -33,3 +36,20 @@ export const readLoggedSteps = (
 ): Promise<{ id: string; minutes: number; parts: Part[]; at: Date }[]> => sql`
   select id, minutes, parts, at from step_sewn
   where minutes is not null and parts is not null and not left_out order by at desc limit ${most}`;
+
+/** A sewn step as it is taken back; null when there is none under that id. */
+export async function deleteStep(
+  sql: Sql,
+  id: string,
+): Promise<{
+  pass: number;
+  coneId: string | null;
+  stitches: number;
+  worn: number;
+  needleFittedId: string | null;
+} | null> {
+  const [row] = await sql<
+    { pass: number; coneId: string | null; stitches: number; worn: number; needleFittedId: string | null }[]
+  >`delete from step_sewn where id = ${id} returning pass, cone_id, stitches, worn, needle_fitted_id`;
+  return row ?? null;
+}

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { type LogEntry, type LogKind, standing } from './log';
+import { reachOf, rollPassByPass } from './roll';
+import { squareness } from './squareness';
+import { partWords, runOut, standState, type StandStep } from './state';
+
+const steps: StandStep[] = [1, 2, 3].flatMap((pass) =>
+  ['sand', 'fog'].map((thread) => ({
+    pass,
+    thread,
+    stabilise: false,
+    minutes: 20,
+    stitches: 4000,
+    bobbinM: 30,
+    topM: 33,
+  })),
+);
+let n = 0;
+const at = (min: number) => new Date(Date.UTC(2026, 10, 26, 9, 0) + min * 60_000).toISOString();
+const e = (kind: LogKind, min: number, part: Partial<LogEntry> = {}): LogEntry => ({
+  id: `id-${String(++n).padStart(5, '0')}`,
+  quiltId: 'q',
+  kind,
+  at: at(min),
+  ...part,
+});
+const sand1 = { pass: 1, thread: 'sand', stabilise: false };
+
+describe('where the work stands', () => {
+  test('the clock runs from begin, stands while paused, and starts anew with the next step', () => {
+    const begun = [e('step-begun', 0, sand1), e('step-paused', 12), e('step-resumed', 30)];
+    const running = standState(steps, [], begun);
+    expect(running).toMatchObject({ sewnMs: 12 * 60_000, runningSince: Date.parse(at(30)), begun: true });
+    expect(running.now).toMatchObject(sand1);
+    const done = standState(steps, [], [...begun, e('step-done', 40, sand1)]);
+    expect(done).toMatchObject({
+      sewnMs: 0,
+      runningSince: null,
+      begun: false,
+      bobbinUsedM: 30,
+      needleStitches: 4000,
+    });
+    expect(done.now).toMatchObject({ pass: 1, thread: 'fog' });
+  });
+  test('what is taken back is as if it had not been; a taking back can be taken back', () => {
+    const done = e('step-done', 5, sand1);
+    const undo = e('undone', 6, { undoes: done.id });
+    expect(standState(steps, [], [done, undo]).now).toMatchObject(sand1);
+    const again = e('undone', 7, { undoes: undo.id });
+    expect(standState(steps, [], [done, undo, again]).done.size).toBe(1);
+    expect(standing([done, undo, again])).toEqual([done]);
+  });
+  test('a bobbin and a needle changed begin their counts anew', () => {
+    const state = standState(
+      steps,
+      [],
+      [
+        e('step-done', 5, sand1),
+        e('bobbin-changed', 6),
+        e('needle-changed', 6, { nm: 110 }),
+        e('step-done', 9, { pass: 1, thread: 'fog', stabilise: false }),
+      ],
+    );
+    expect(state).toMatchObject({ bobbinUsedM: 30, needleStitches: 4000, needle: { nm: 110 } });
+  });
+  test('ten minutes away are a rest', () => {
+    const sewn = [e('step-begun', 0, sand1), e('step-paused', 20)];
+    expect(standState(steps, [], [...sewn, e('step-resumed', 24)]).sinceRestMs).toBe(20 * 60_000);
+    expect(standState(steps, [], [...sewn, e('step-resumed', 31)]).sinceRestMs).toBe(0);
+  });
+  test('the same entries in any order, some of them twice, give the same state', () => {
+    const some = [
+      e('step-begun', 0, sand1),
+      e('step-paused', 3),
+      e('step-resumed', 4),
+      e('step-done', 9, sand1),
+      e('bobbin-changed', 10),
+      e('width-measured', 11, { pass: 1, widthIn: 64 }),
+      e('back-checked', 12, { pass: 2 }),
+      e('advanced', 13, { pass: 2 }),
+    ];
+    const state = (entries: LogEntry[]) =>
+      JSON.stringify(standState(steps, [], entries), (_, v: unknown) => (v instanceof Set ? [...v] : v));
+    const whole = state(some);
+    fc.assert(fc.property(fc.shuffledSubarray(some, { minLength: some.length }), (s) => state(s) === whole));
+  });
+});
+
+describe('where the bobbin runs out', () => {
+  const none = { done: new Set<string>(), bobbinUsedM: 0 };
+  test('as a step and how far through it, with its spread', () => {
+    const out = runOut(steps, none, 80)!;
+    expect(out.step).toMatchObject({ pass: 2, thread: 'sand' });
+    expect(out.share).toBeCloseTo(20 / 30, 9);
+    expect(out.early).toBeLessThan(out.share);
+    expect(out.late).toBeGreaterThan(out.share);
+    expect(partWords(out.share)).toBe('about two thirds through');
+  });
+  test('a bobbin that lasts does not run out', () => {
+    expect(runOut(steps, none, 1000)).toBeNull();
+  });
+});
+
+describe('squareness', () => {
+  const widths = (...w: number[]) => w.map((widthIn, i) => ({ pass: i + 1, widthIn }));
+  test('two widths say nothing; a tape’s scatter is no trend', () => {
+    expect(squareness(widths(60, 60.3))).toBeNull();
+    expect(squareness(widths(60, 60.05, 59.98, 60.02))).toMatchObject({ real: false });
+  });
+  test('a flare is told with its size, a drawing in as well', () => {
+    const flare = squareness(widths(60, 60.3, 60.6, 60.9))!;
+    expect(flare.real).toBe(true);
+    expect(flare.slopeIn).toBeCloseTo(0.3, 9);
+    expect(flare.words).toMatch(/^Flaring 0.3 in a pass: baste near the rail and in the middle/);
+    expect(squareness(widths(60, 59.6, 59.2, 58.8))!.words).toMatch(/^Drawing in 0.4 in a pass/);
+  });
+  test('of a true width read with a tape few trends are called real', () => {
+    let called = 0;
+    for (let s = 0; s < 400; s++) {
+      const w = Array.from({ length: 6 }, (_, i) => 60 + 0.06 * Math.sin(s * 12.9898 + i * 78.233) * 1.4);
+      if (squareness(widths(...w))!.real) called++;
+    }
+    expect(called / 400).toBeLessThan(0.12);
+  });
+});
+
+test('the roll grows with each pass, and the rail is raised when it has grown', () => {
+  const rolls = rollPassByPass(2.5, 4, Array<number>(10).fill(13));
+  for (const [i, r] of rolls.entries())
+    if (i > 0) expect(r.diameterIn).toBeGreaterThan(rolls[i - 1]!.diameterIn);
+  expect(rolls[0]).toMatchObject({ diameterIn: 2.5, raise: false });
+  expect(rolls.filter((r) => r.raise).length).toBeGreaterThan(0);
+  expect(reachOf(true).topIn).toBeGreaterThan(reachOf(false).topIn);
+});
