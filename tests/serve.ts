@@ -27,6 +27,10 @@ export interface Studio {
   url: string;
   databaseUrl: string;
   stop: () => Promise<void>;
+  /** The app is killed with -9, as a power cut would; the database stays. */
+  kill: () => Promise<void>;
+  /** Starts the app again on the same address. */
+  again: () => Promise<void>;
 }
 
 /** A scratch database of that name with the demo studio, and the built app in front of it. */
@@ -37,36 +41,46 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
   });
   const port = await freePort();
   const databaseUrl = `${base}/${name}`;
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
-    env: {
-      ...process.env,
-      DATABASE_URL: databaseUrl,
-      NODE_ENV: 'production',
-      HOST: '127.0.0.1',
-      PORT: String(port),
-      ...more,
-    },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const env = {
+    ...process.env,
+    DATABASE_URL: databaseUrl,
+    NODE_ENV: 'production' as const,
+    HOST: '127.0.0.1',
+    PORT: String(port),
+    ...more,
+  };
   const url = `http://127.0.0.1:${port}`;
-  for (;;) {
-    if (server.exitCode !== null) throw new Error('The app did not start.');
-    if (
-      await fetch(`${url}/health`).then(
-        (r) => r.ok,
-        () => false,
+  const run = async () => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+      env,
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    for (;;) {
+      if (child.exitCode !== null) throw new Error('The app did not start.');
+      if (
+        await fetch(`${url}/health`).then(
+          (r) => r.ok,
+          () => false,
+        )
       )
-    )
-      break;
-    await new Promise((r) => setTimeout(r, 100));
-  }
+        return child;
+      await new Promise((r) => setTimeout(r, 100));
+    }
+  };
+  let server = await run();
+  const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
+    if (server.exitCode !== null || server.signalCode !== null) return;
+    const ended = new Promise((r) => server.once('exit', r));
+    server.kill(signal);
+    await ended;
+  };
   return {
     url,
     databaseUrl,
-    stop: async () => {
-      const ended = new Promise((r) => server.once('exit', r));
-      server.kill('SIGTERM');
-      await ended;
+    stop: () => end('SIGTERM'),
+    kill: () => end('SIGKILL'),
+    again: async () => {
+      server = await run();
     },
   };
 }

@@ -53,3 +53,11 @@ export async function deleteStep(
   >`delete from step_sewn where id = ${id} returning pass, cone_id, stitches, worn, needle_fitted_id`;
   return row ?? null;
 }
+
+/** Steps of a quilt that were sewn before the log began, or came in with a saved studio; without a cone: a whole pass. */
+export const readSewnBeforeLog = (
+  sql: Sql,
+  quiltId: string,
+): Promise<{ pass: number; coneId: string | null; stabilise: boolean }[]> => sql`
+  select s.pass, s.cone_id, s.stabilise from step_sewn s
+  where s.quilt_id = ${quiltId} and not exists (select from log_entry e where e.id = s.id)`;

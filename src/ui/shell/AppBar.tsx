@@ -9,7 +9,10 @@ import { Wordmark } from './Wordmark';
 /** The main places of the app. */
 export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
   return (
-    <div className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 print:hidden">
+    <div
+      data-appbar
+      className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 print:hidden"
+    >
       <a href="#main" className="sr-only focus:not-sr-only focus:mr-4">
         Skip to the page
       </a>

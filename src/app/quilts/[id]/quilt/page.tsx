@@ -74,6 +74,11 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         <ButtonLink look="quiet" href={`/quilts/${quilt.id}/sheets`}>
           Sheets
         </ButtonLink>
+        {quilt.passes !== null && quilt.step !== 'hand-back' && (
+          <ButtonLink look="act" href={`/quilts/${quilt.id}/stand`}>
+            To the Stand
+          </ButtonLink>
+        )}
       </div>
       <dl className="mt-2 grid grid-cols-2 divide-x border-t-2 border-b border-t-ink md:grid-cols-4">
         <Fact

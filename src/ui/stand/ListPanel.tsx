@@ -1,0 +1,46 @@
+import { format } from 'date-fns';
+import type { LogEntry } from '@/core/stand/log';
+import { Big } from './Big';
+import { KIND_WORDS } from './kind-words';
+import { StandPanel } from './StandPanel';
+
+const MOST = 60;
+
+/** What was written down, newest first; each can be taken back. */
+export function ListPanel({
+  entries,
+  onUndo,
+  onClose,
+  onKeys,
+}: {
+  entries: readonly LogEntry[];
+  onUndo: (id: string) => void;
+  onClose: () => void;
+  onKeys: () => void;
+}) {
+  const newest = [...entries].reverse().slice(0, MOST);
+  return (
+    <StandPanel title="What was written down" onClose={onClose}>
+      <div className="mt-2">
+        <Big label="Keys and pedals" look="quiet" onClick={onKeys} />
+      </div>
+      {newest.length === 0 && (
+        <p className="mt-4 text-24">Nothing yet. What is tapped here is listed, and can be taken back.</p>
+      )}
+      <ol className="mt-3">
+        {newest.map((e) => (
+          <li key={e.id} className="flex items-center gap-4 border-b py-1 text-24">
+            <span className="w-28 text-ink2">{format(new Date(e.at), 'd MMM HH:mm')}</span>
+            <span className="flex-1">
+              {KIND_WORDS[e.kind]}
+              {e.pass !== undefined && `, pass ${e.pass}`}
+              {e.minutes !== undefined && `, ${e.minutes} min`}
+              {e.widthIn !== undefined && `, ${e.widthIn} in`}
+            </span>
+            <Big label="Take back" look="quiet" onClick={() => onUndo(e.id)} />
+          </li>
+        ))}
+      </ol>
+    </StandPanel>
+  );
+}

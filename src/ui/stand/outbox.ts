@@ -1,0 +1,120 @@
+'use client';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { v7 as uuidv7 } from 'uuid';
+import type { LogEntry } from '@/core/stand/log';
+
+interface Kept extends DBSchema {
+  waiting: { key: number; value: { seq?: number; entry: LogEntry } };
+  refused: { key: string; value: { id: string; reason: string; entry: LogEntry } };
+  device: { key: string; value: string };
+}
+
+/** What waits on this device, and what the studio’s computer would not take. */
+export interface Outbox {
+  waiting: LogEntry[];
+  refused: { id: string; reason: string; entry: LogEntry }[];
+  /** Whether the last try came through. */
+  reached: boolean;
+  /** Whether it is known yet what lies on this device. */
+  known: boolean;
+}
+
+const MOST_AT_ONCE = 200;
+/** Pauses between tries, ms: they grow while nobody answers. */
+const PAUSES = [1000, 2000, 4000, 8000, 15_000, 30_000] as const;
+
+let opened: Promise<IDBPDatabase<Kept>> | null = null;
+const database = () =>
+  (opened ??= openDB<Kept>('tidy-spool-stand', 1, {
+    upgrade(db) {
+      db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true });
+      db.createObjectStore('refused', { keyPath: 'id' });
+      db.createObjectStore('device');
+    },
+  }));
+
+/** This device’s own name, made once. */
+async function deviceId(): Promise<string> {
+  const db = await database();
+  const known = await db.get('device', 'id');
+  if (known) return known;
+  const fresh = uuidv7();
+  await db.put('device', fresh, 'id');
+  return fresh;
+}
+
+const told = new Set<(o: Outbox) => void>();
+let reached = true;
+async function tell() {
+  const db = await database();
+  const [waiting, refused] = await Promise.all([db.getAll('waiting'), db.getAll('refused')]);
+  const now: Outbox = { waiting: waiting.map((w) => w.entry), refused, reached, known: true };
+  for (const f of told) f(now);
+}
+
+/** Whenever what waits changes; the answer ends it. */
+export function watchOutbox(f: (o: Outbox) => void): () => void {
+  told.add(f);
+  void tell();
+  return () => told.delete(f);
+}
+
+/** Writes an entry on this device; once the promise is kept it survives a reload, a dead browser, an empty battery. */
+export async function write(entry: LogEntry): Promise<void> {
+  const db = await database();
+  await db.add('waiting', { entry });
+  await tell();
+  void send();
+}
+
+let sending = false;
+let tries = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends what waits, in its order, until nothing does; tries again with growing pauses. */
+export async function send(): Promise<void> {
+  if (sending) return;
+  sending = true;
+  clearTimeout(timer);
+  try {
+    const db = await database();
+    for (;;) {
+      const first = await db.getAll('waiting', undefined, MOST_AT_ONCE);
+      if (first.length === 0) break;
+      const answer = await fetch('/log', {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ device: await deviceId(), entries: first.map((w) => w.entry) }),
+      });
+      if (!answer.ok) throw new Error(String(answer.status));
+      const { kept, refused } = (await answer.json()) as {
+        kept: string[];
+        refused: { id: string; reason: string }[];
+      };
+      const tx = db.transaction(['waiting', 'refused'], 'readwrite');
+      for (const w of first) {
+        const no = refused.find((r) => r.id === w.entry.id);
+        if (no) await tx.objectStore('refused').put({ ...no, entry: w.entry });
+        if (no || kept.includes(w.entry.id)) await tx.objectStore('waiting').delete(w.seq!);
+      }
+      await tx.done;
+      tries = 0;
+      reached = true;
+      await tell();
+      if (kept.length + refused.length === 0) throw new Error('nothing was answered for');
+    }
+  } catch {
+    reached = false;
+    timer = setTimeout(() => void send(), PAUSES[Math.min(tries++, PAUSES.length - 1)]);
+    await tell().catch(() => {});
+  } finally {
+    sending = false;
+  }
+}
+
+/** Puts a refused entry out of sight. */
+export async function forget(id: string): Promise<void> {
+  const db = await database();
+  await db.delete('refused', id);
+  await tell();
+}

@@ -1,0 +1,185 @@
+import postgres from 'postgres';
+import { v7 as uuidv7 } from 'uuid';
+import { expect, expectAccessible, test } from './studio';
+
+/** The Stand of a quilt that is on the frame. */
+async function openStand(page: import('@playwright/test').Page, url: string) {
+  const [found] = (await (await page.request.get('/find?q=Harbour%20Lights')).json()) as { id: string }[];
+  await page.goto(`${url}/quilts/${found!.id}/stand`);
+  await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
+  await expect(page.getByText('all kept')).toBeVisible();
+  return found!.id;
+}
+const lines = async (page: import('@playwright/test').Page, quilt: string) =>
+  (await (await page.request.get(`/log?quilt=${quilt}`)).text())
+    .split('\n')
+    .filter(Boolean)
+    .map((l) => JSON.parse(l) as { id: string; kind: string; cursor: number; at: string; note?: string });
+
+test('a step is sewn with the keys, a fault noted in two taps, taken back; the desk sees it', async ({
+  page,
+  studio,
+}) => {
+  const quilt = await openStand(page, studio.url);
+  await expectAccessible(page);
+  const step = page.getByText(/^step \d+ of \d+/);
+  const before = await step.innerText();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^sewing/)).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^paused/)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Step \d+ is done/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(step).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(step).toHaveText(before);
+
+  await page.getByRole('button', { name: /^Fault/ }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Skipped stitches' }).click();
+  await page
+    .getByRole('dialog')
+    .locator('svg')
+    .click({ position: { x: 150, y: 150 } });
+  await expect(page.getByText('The fault is noted.')).toBeVisible();
+
+  await page.getByRole('button', { name: /^Advance/ }).click();
+  await page.getByLabel('Width here, in').fill('wide');
+  await expect(page.getByText('A width in inches, such as 64.5.')).toBeVisible();
+  await page.getByLabel('Width here, in').fill('64.5');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Go on with pass/ }).click();
+  await expect(page.getByText('all kept')).toBeVisible();
+  const kinds = (await lines(page, quilt)).map((e) => e.kind);
+  for (const kind of [
+    'step-begun',
+    'step-paused',
+    'step-done',
+    'undone',
+    'fault',
+    'width-measured',
+    'advanced',
+  ])
+    expect(kinds).toContain(kind);
+  await page.getByRole('button', { name: 'List and keys' }).click();
+  await expect(page.getByText('width measured, pass')).toBeVisible();
+  await page.goto(`${studio.url}/quilts/${quilt}/quilt?part=faults`);
+  await expect(page.getByText('Skipped stitches').first()).toBeVisible();
+});
+
+test('nothing is cut off on a tablet or a phone, and every target is large', async ({ page, studio }) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 1024, height: 768 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize(size);
+    await openStand(page, studio.url);
+    const nav = page.getByRole('navigation', { name: 'At the machine' });
+    const box = (await nav.boundingBox())!;
+    expect(box.y + box.height).toBeLessThanOrEqual(size.height);
+    for (const b of await nav.getByRole('button').all()) {
+      const own = (await b.boundingBox())!;
+      expect(own.height).toBeGreaterThanOrEqual(88);
+      expect(own.x + own.width).toBeLessThanOrEqual(size.width);
+    }
+  }
+});
+
+test('two hundred taps with the network cut, a reload, and the server killed twice: all there, once, in order', async ({
+  page,
+  studio,
+}) => {
+  const quilt = await openStand(page, studio.url);
+  const had = (await lines(page, quilt)).length;
+  const sql = postgres(studio.databaseUrl, { max: 1 });
+  try {
+    const taps = async (n: number) => {
+      for (let i = 0; i < n; i++) {
+        await page.keyboard.press('c');
+        await page.keyboard.press('b');
+      }
+    };
+    await taps(20);
+    await page.context().setOffline(true);
+    await taps(50);
+    await expect(page.getByText(/wait on this device/)).toBeVisible();
+    await page.context().setOffline(false);
+    await taps(10);
+    await studio.kill();
+    await taps(10);
+    await studio.again();
+    // Whatever waited is on the device over a reload.
+    await page.reload();
+    await expect(page.getByText(/all kept|on this device/)).toBeVisible();
+    await taps(10);
+    await studio.kill();
+    await studio.again();
+    await page.reload();
+    await expect(page.getByText('all kept')).toBeVisible();
+    const [row] = await sql<{ n: number; ids: number; ordered: boolean }[]>`
+      select count(*)::int as n, count(distinct id)::int as ids,
+        bool_and(at >= before) as ordered
+      from (select id, at, lag(at, 1, at) over (order by cursor) as before from log_entry
+            where quilt_id = ${quilt} order by cursor offset ${had}) x`;
+    expect(row).toEqual({ n: 200, ids: 200, ordered: true });
+  } finally {
+    await sql.end();
+  }
+});
+
+test('what one device writes the other shows at once, and undoes', async ({ page, studio, browser }) => {
+  await openStand(page, studio.url);
+  const tablet = await (await browser.newContext({ baseURL: studio.url })).newPage();
+  await openStand(tablet, studio.url);
+  const step = (p: typeof page) => p.getByText(/^step \d+ of \d+/);
+  const before = await step(page).innerText();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(step(page)).not.toHaveText(before);
+  await expect(step(tablet)).toHaveText(await step(page).innerText());
+  await tablet.keyboard.press('u');
+  await expect(step(page)).toHaveText(before);
+  await tablet.close();
+});
+
+test('the door: garbage, floods and the same batch five times at once', async ({ page, studio, request }) => {
+  const quilt = await openStand(page, studio.url);
+  const post = (data: string | object, headers = {}) =>
+    request.post('/log', {
+      data,
+      headers: { 'Content-Type': 'application/json', ...headers },
+      failOnStatusCode: false,
+    });
+  for (const [body, status] of [
+    ['', 400],
+    ['{', 400],
+    ['[]', 400],
+    ['{"device":"me","entries":[]}', 400],
+    [{ device: uuidv7(), entries: 'all' }, 400],
+    [{ device: uuidv7(), entries: Array.from({ length: 501 }, () => ({})) }, 413],
+    ['x'.repeat(1_100_000), 413],
+  ] as const)
+    expect([String(JSON.stringify(body)).slice(0, 40), (await post(body)).status()]).toEqual([
+      String(JSON.stringify(body)).slice(0, 40),
+      status,
+    ]);
+  const device = uuidv7();
+  const entries = Array.from({ length: 500 }, (_, i) => ({
+    id: uuidv7(),
+    at: new Date().toISOString(),
+    kind: 'note',
+    quiltId: quilt,
+    note: `flood ${i}`,
+  }));
+  const answers = await Promise.all(Array.from({ length: 5 }, () => post({ device, entries })));
+  for (const a of answers) {
+    expect(a.status()).toBe(200);
+    expect(((await a.json()) as { kept: string[] }).kept).toHaveLength(500);
+  }
+  const flood = (await lines(page, quilt)).filter((e) => e.note?.startsWith('flood'));
+  expect(flood.map((e) => e.note)).toEqual(entries.map((e) => e.note));
+  expect((await request.get('/log?quilt=nothing', { failOnStatusCode: false })).status()).toBe(400);
+  expect((await request.get(`/live?quilt=${quilt}&after=x`, { failOnStatusCode: false })).status()).toBe(400);
+});
