@@ -62,8 +62,12 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
     'advanced',
   ])
     expect(kinds).toContain(kind);
-  await page.getByRole('button', { name: 'List and keys' }).click();
+  await page.getByRole('button', { name: 'List, tempo, keys' }).click();
   await expect(page.getByText('width measured, pass')).toBeVisible();
+  await page.getByRole('button', { name: 'Tempo' }).click();
+  await page.getByRole('button', { name: 'Faster' }).click();
+  await expect(page.getByText('65 beats a minute')).toBeVisible();
+  await expectAccessible(page);
   await page.goto(`${studio.url}/quilts/${quilt}/quilt?part=faults`);
   await expect(page.getByText('Skipped stitches').first()).toBeVisible();
 });

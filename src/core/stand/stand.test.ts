@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { type LogEntry, type LogKind, standing } from './log';
 import { reachOf, rollPassByPass } from './roll';
 import { squareness } from './squareness';
+import { tempoOf } from './tempo';
 import { partWords, runOut, standState, type StandStep } from './state';
 
 const steps: StandStep[] = [1, 2, 3].flatMap((pass) =>
@@ -131,4 +132,22 @@ test('the roll grows with each pass, and the rail is raised when it has grown', 
   expect(rolls[0]).toMatchObject({ diameterIn: 2.5, raise: false });
   expect(rolls.filter((r) => r.raise).length).toBeGreaterThan(0);
   expect(reachOf(true).topIn).toBeGreaterThan(reachOf(false).topIn);
+});
+
+test('of a tempo all numbers agree', () => {
+  const tempo = tempoOf(1.5, 10, 60);
+  expect(tempo).toEqual({ beatsPerMin: 60, inPerBeat: 1.5, spm: 900, stitchesPerBeat: 15 });
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.2, max: 6, noNaN: true }),
+      fc.integer({ min: 4, max: 18 }),
+      fc.integer({ min: 30, max: 120 }),
+      (hand, spi, beats) => {
+        const t = tempoOf(hand, spi, beats);
+        expect(t.stitchesPerBeat / t.inPerBeat).toBeCloseTo(spi, 9);
+        expect((t.inPerBeat * beats) / 60).toBeCloseTo(hand, 9);
+      },
+    ),
+  );
+  expect(() => tempoOf(1, 10, 500)).toThrow(/between 30 and 120/);
 });

@@ -12,16 +12,19 @@ export function ListPanel({
   onUndo,
   onClose,
   onKeys,
+  onTempo,
 }: {
   entries: readonly LogEntry[];
   onUndo: (id: string) => void;
   onClose: () => void;
   onKeys: () => void;
+  onTempo: () => void;
 }) {
   const newest = [...entries].reverse().slice(0, MOST);
   return (
     <StandPanel title="What was written down" onClose={onClose}>
-      <div className="mt-2">
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Big label="Tempo" look="quiet" onClick={onTempo} />
         <Big label="Keys and pedals" look="quiet" onClick={onKeys} />
       </div>
       {newest.length === 0 && (

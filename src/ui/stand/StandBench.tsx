@@ -16,12 +16,13 @@ import { useKeys } from './use-keys';
 import { KeysPanel } from './KeysPanel';
 import { ListPanel } from './ListPanel';
 import type { ShownStep } from './stand-facts';
+import { TempoPanel } from './TempoPanel';
 import { useLog } from './use-log';
 import { useNow } from './use-now';
 import { clockWords, nextWords } from './words';
 import { useWakeLock } from './use-wake-lock';
 
-type Panel = 'fault' | 'advance' | 'list' | 'keys' | null;
+type Panel = 'fault' | 'advance' | 'list' | 'keys' | 'tempo' | null;
 /** So long undo is offered at once. */
 const UNDO_MS = 10_000;
 /** After so long without a tap it is asked whether it was sewing. */
@@ -353,7 +354,7 @@ export function StandBench({
         <Big label="Bobbin changed" hint={keyWords(keys.bobbin)} onClick={acts.bobbin} />
         <Big label="Needle changed" hint={keyWords(keys.needle)} onClick={acts.needle} disabled={!step} />
         <Big label="Back looked at" hint={keyWords(keys.back)} onClick={acts.back} disabled={!step} />
-        <Big label="List and keys" onClick={() => setPanel('list')} />
+        <Big label="List, tempo, keys" onClick={() => setPanel('list')} />
       </nav>
       <p className="mt-2 min-h-[30px] text-16 text-ink2">
         {!awake && 'This browser cannot keep the screen awake: set the tablet to stay on. '}
@@ -410,8 +411,10 @@ export function StandBench({
           onUndo={(id) => log('undone', { undoes: id })}
           onClose={() => setPanel(null)}
           onKeys={() => setPanel('keys')}
+          onTempo={() => setPanel('tempo')}
         />
       )}
+      {panel === 'tempo' && <TempoPanel step={step ?? null} onClose={() => setPanel(null)} />}
       {panel === 'keys' && <KeysPanel keys={keys} onKeys={setKeys} onClose={() => setPanel(null)} />}
       {away && (
         <AwayPanel
