@@ -62,9 +62,9 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
     'advanced',
   ])
     expect(kinds).toContain(kind);
-  await page.getByRole('button', { name: 'List, tempo, keys' }).click();
+  await page.getByRole('button', { name: 'List, machine, tempo' }).click();
   await expect(page.getByText('width measured, pass')).toBeVisible();
-  await page.getByRole('button', { name: 'Tempo' }).click();
+  await page.getByRole('button', { name: 'Tempo', exact: true }).click();
   await page.getByRole('button', { name: 'Faster' }).click();
   await expect(page.getByText('65 beats a minute')).toBeVisible();
   await expectAccessible(page);
@@ -92,9 +92,11 @@ test('nothing is cut off on a tablet or a phone, and every target is large', asy
 });
 
 test('two hundred taps with the network cut, a reload, and the server killed twice: all there, once, in order', async ({
-  page,
+  browser,
   studio,
 }) => {
+  // A page of its own: while nobody answers, what is fetched at leisure is missed, and that is no fault here.
+  const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
   const quilt = await openStand(page, studio.url);
   const had = (await lines(page, quilt)).length;
   const sql = postgres(studio.databaseUrl, { max: 1 });
@@ -129,6 +131,7 @@ test('two hundred taps with the network cut, a reload, and the server killed twi
             where quilt_id = ${quilt} order by cursor offset ${had}) x`;
     expect(row).toEqual({ n: 200, ids: 200, ordered: true });
   } finally {
+    await page.close();
     await sql.end();
   }
 });
@@ -186,4 +189,43 @@ test('the door: garbage, floods and the same batch five times at once', async ({
   expect(flood.map((e) => e.note)).toEqual(entries.map((e) => e.note));
   expect((await request.get('/log?quilt=nothing', { failOnStatusCode: false })).status()).toBe(400);
   expect((await request.get(`/live?quilt=${quilt}&after=x`, { failOnStatusCode: false })).status()).toBe(400);
+});
+
+test('the stand-in longarm sews a step over the link: counted, drawn, and its broken thread noted by itself', async ({
+  browser,
+  studio,
+}) => {
+  const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
+  const quilt = await openStand(page, studio.url);
+  await page.getByRole('button', { name: 'List, machine, tempo' }).click();
+  await page.getByRole('button', { name: 'Machine', exact: true }).click();
+  await page.getByRole('radio', { name: '20 times' }).click();
+  await page.getByRole('radio', { name: 'the thread breaks' }).click();
+  await page.getByRole('button', { name: 'Start the stand-in' }).click();
+  await expect(page.getByText(/^[1-9]\d{2,}$/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /most lie about/ })).toBeVisible();
+  await expectAccessible(page);
+  await studio.kill();
+  await studio.again();
+  await expect
+    .poll(
+      async () =>
+        (await lines(page, quilt)).filter(
+          (e) => e.kind === 'fault' && e.note?.startsWith('Told by the machine'),
+        ).length,
+    )
+    .toBe(1);
+  const runs = (await (await page.request.get(`/link?quilt=${quilt}`)).text()).split('\n').filter(Boolean);
+  const run = JSON.parse(runs.at(-1)!) as { summary: { stitches: number }; path: number[][][] };
+  expect(run.summary.stitches).toBeGreaterThan(150);
+  expect(run.path.flat().length).toBeGreaterThanOrEqual(2);
+  for (const [body, status] of [
+    ['', 400],
+    ['{', 400],
+    ['{"run":"x"}', 400],
+    ['x'.repeat(1_100_000), 413],
+  ] as const) {
+    const answer = await page.request.post('/link', { data: body, failOnStatusCode: false });
+    expect(answer.status()).toBe(status);
+  }
 });

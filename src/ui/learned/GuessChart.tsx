@@ -18,12 +18,9 @@ const OPTIONS: ChartOptions<'scatter'> = {
 /** How far each first guess lay from what was then proven, search by search. */
 export function GuessChart({ offPct }: { offPct: readonly number[] }) {
   return (
-    <div
-      className="h-[240px]"
-      role="img"
-      aria-label={`First guesses were off by ${offPct.map((p) => Math.round(p)).join(', ')} per cent, oldest first`}
-    >
+    <div className="h-[240px]">
       <Scatter
+        aria-label={`First guesses were off by ${offPct.map((p) => Math.round(p)).join(', ')} per cent, oldest first`}
         options={OPTIONS}
         data={{
           datasets: [

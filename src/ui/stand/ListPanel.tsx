@@ -13,17 +13,20 @@ export function ListPanel({
   onClose,
   onKeys,
   onTempo,
+  onMachine,
 }: {
   entries: readonly LogEntry[];
   onUndo: (id: string) => void;
   onClose: () => void;
   onKeys: () => void;
   onTempo: () => void;
+  onMachine: () => void;
 }) {
   const newest = [...entries].reverse().slice(0, MOST);
   return (
     <StandPanel title="What was written down" onClose={onClose}>
       <div className="mt-2 flex flex-wrap gap-2">
+        <Big label="Machine" look="quiet" onClick={onMachine} />
         <Big label="Tempo" look="quiet" onClick={onTempo} />
         <Big label="Keys and pedals" look="quiet" onClick={onKeys} />
       </div>

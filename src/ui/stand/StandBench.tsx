@@ -17,12 +17,14 @@ import { KeysPanel } from './KeysPanel';
 import { ListPanel } from './ListPanel';
 import type { ShownStep } from './stand-facts';
 import { TempoPanel } from './TempoPanel';
+import { MachinePanel } from './MachinePanel';
+import { useLongarm } from './use-longarm';
 import { useLog } from './use-log';
 import { useNow } from './use-now';
 import { clockWords, nextWords } from './words';
 import { useWakeLock } from './use-wake-lock';
 
-type Panel = 'fault' | 'advance' | 'list' | 'keys' | 'tempo' | null;
+type Panel = 'fault' | 'advance' | 'list' | 'keys' | 'tempo' | 'machine' | null;
 /** So long undo is offered at once. */
 const UNDO_MS = 10_000;
 /** After so long without a tap it is asked whether it was sewing. */
@@ -66,6 +68,7 @@ export function StandBench({
   const [postureAt, setPostureAt] = useState(0);
   const now = useNow(state.runningSince !== null || last !== null);
   const awake = useWakeLock();
+  const longarm = useLongarm(quilt.id);
   const touched = useRef(0);
 
   const step = state.now && steps.find((s) => stepId(s) === stepId(state.now!));
@@ -354,7 +357,7 @@ export function StandBench({
         <Big label="Bobbin changed" hint={keyWords(keys.bobbin)} onClick={acts.bobbin} />
         <Big label="Needle changed" hint={keyWords(keys.needle)} onClick={acts.needle} disabled={!step} />
         <Big label="Back looked at" hint={keyWords(keys.back)} onClick={acts.back} disabled={!step} />
-        <Big label="List, tempo, keys" onClick={() => setPanel('list')} />
+        <Big label="List, machine, tempo" onClick={() => setPanel('list')} />
       </nav>
       <p className="mt-2 min-h-[30px] text-16 text-ink2">
         {!awake && 'This browser cannot keep the screen awake: set the tablet to stay on. '}
@@ -412,6 +415,19 @@ export function StandBench({
           onClose={() => setPanel(null)}
           onKeys={() => setPanel('keys')}
           onTempo={() => setPanel('tempo')}
+          onMachine={() => setPanel('machine')}
+        />
+      )}
+      {panel === 'machine' && (
+        <MachinePanel
+          step={step ?? null}
+          longarm={longarm}
+          map={map}
+          onStart={() => {
+            if (!running && key)
+              write('The clock runs.', state.begun ? 'step-resumed' : 'step-begun', state.begun ? {} : key);
+          }}
+          onClose={() => setPanel(null)}
         />
       )}
       {panel === 'tempo' && <TempoPanel step={step ?? null} onClose={() => setPanel(null)} />}

@@ -1,0 +1,170 @@
+import 'reflect-metadata';
+import { isUUID } from 'class-validator';
+import simplify from 'simplify-js';
+import { v5 as uuidv5 } from 'uuid';
+import { type Frame, LINK_EVENTS, type LinkEvent, rowsOver } from '@/core/stand-in/longarm';
+import { NO_RUN, withFrames } from '@/core/link/summary';
+import { bandsOf } from '@/core/plan/work-plan';
+import type { LogEntry } from '@/core/stand/log';
+import { addPiece, insertRun, lockRun } from '@/data/link';
+import type { Context } from './context';
+import { addTo } from './log';
+import { readPlan } from './plan';
+import { readQuiltView } from './quilt-view';
+import { done, refuse, type Result } from './result';
+import { inWords } from './save';
+
+/** The first line of what a machine sends: what it is, and what it is sewing. */
+export interface LinkHead {
+  run: string;
+  quiltId: string;
+  pass?: number;
+  thread?: string;
+  stabilise?: boolean;
+  machine?: string;
+  limitInPerS?: number;
+}
+export interface LinkAnswer {
+  stitches: number;
+  lengthIn: number;
+  /** Lines that could not be read. */
+  strange: number;
+}
+
+/** At most so many lines in one request: three minutes of twenty readings a second. */
+export const MOST_LINES = 4000;
+/** The path is kept to about this, inches. */
+const NEAR_IN = 0.04;
+const USUAL_LIMIT = 3;
+const inside = (x: unknown, low: number, high: number): x is number =>
+  typeof x === 'number' && Number.isFinite(x) && x >= low && x <= high;
+
+/** A line as a reading; null when it is none. */
+function frameIn(line: string): Frame | null {
+  let f: Partial<Frame> | null;
+  try {
+    f = JSON.parse(line) as Partial<Frame> | null;
+  } catch {
+    return null;
+  }
+  if (typeof f !== 'object' || f === null) return null;
+  const { t, x, y, v, rate, n, event } = f;
+  if (!inside(t, 0, 1e9) || !inside(x, -1000, 10_000) || !inside(y, -1000, 10_000)) return null;
+  if (!inside(v, 0, 300) || !inside(rate, 0, 20_000) || !inside(n, 0, 1e9)) return null;
+  if (event !== undefined && !LINK_EVENTS.includes(event)) return null;
+  return { t, x, y, v, rate, n, ...(event ? { event } : {}) };
+}
+
+/** What an event of the machine is in the log. */
+const AS_FAULT: Partial<Record<LinkEvent, string>> = {
+  'thread-break': 'top_break',
+  'bobbin-out': 'bobbin_out',
+};
+
+/** Takes in what a machine sent: a head, then readings. What came before counts once; a broken thread raises a fault by itself. */
+export async function takeIn(context: Context, text: string): Promise<Result<LinkAnswer>> {
+  const [first = '', ...lines] = text.split('\n').filter((l) => l.trim() !== '');
+  if (lines.length > MOST_LINES) return refuse(`At most ${MOST_LINES} lines a request.`);
+  let head: LinkHead;
+  try {
+    head = JSON.parse(first) as LinkHead;
+  } catch {
+    return refuse('The first line says what is sent: {"run":…,"quiltId":…}.');
+  }
+  if (!isUUID(head?.run) || !isUUID(head?.quiltId)) return refuse('run and quiltId are UUIDs.');
+  const read = lines.map(frameIn);
+  const frames = read.filter((f) => f !== null);
+  try {
+    return (await context.sql.begin(async (tx) => {
+      await insertRun(tx, {
+        id: head.run,
+        quiltId: head.quiltId,
+        pass: inside(head.pass, 1, 200) ? Math.round(head.pass) : null,
+        coneId: isUUID(head.thread) ? (head.thread as string) : null,
+        stabilise: head.stabilise === true,
+        machine: typeof head.machine === 'string' ? head.machine.slice(0, 120) : '',
+        limitInPerS: inside(head.limitInPerS, 0.1, 60) ? head.limitInPerS : USUAL_LIMIT,
+        summary: NO_RUN,
+      });
+      const run = (await lockRun(tx, head.run))!;
+      if (run.quiltId !== head.quiltId) return refuse('This run belongs to another quilt.', 'run');
+      const fresh = frames.filter((f) => f.t > run.summary.lastT);
+      const summary = withFrames(run.summary, fresh, run.limitInPerS);
+      const path = simplify(
+        fresh.map(({ x, y }) => ({ x, y })),
+        NEAR_IN,
+        true,
+      ).map((p) => [p.x, p.y] as const);
+      if (fresh.length > 0) await addPiece(tx, run.id, run.pieces, summary, path);
+      for (const f of fresh) {
+        const sign = f.event && AS_FAULT[f.event];
+        if (!sign) continue;
+        const entry: LogEntry = {
+          id: uuidv5(`${f.event} ${f.t}`, run.id),
+          quiltId: run.quiltId,
+          kind: 'fault',
+          at: context.now.toISOString(),
+          symptoms: [sign],
+          xIn: f.x,
+          yIn: f.y,
+          note: `Told by the machine after ${f.n} stitches.`,
+          ...(run.pass ? { pass: run.pass } : {}),
+        };
+        await addTo(tx, context, run.id, entry);
+      }
+      return done({
+        stitches: summary.stitches,
+        lengthIn: summary.lengthIn,
+        strange: read.length - frames.length,
+      });
+    })) as Result<LinkAnswer>;
+  } catch (error) {
+    return inWords(error, { link_run_quilt_id_fkey: ['quiltId', 'This quilt is not known.'] });
+  }
+}
+
+export interface StepWork {
+  points: [number, number][];
+  machine: { maxSpm: number; idleMinSpm: number; idleMaxSpm: number };
+  mode: 'idling' | 'resting' | 'manual';
+  spi: number;
+  idleSpm: number;
+  handInPerS: number;
+  limitInPerS: number;
+}
+
+/** What the stand-in machine is to sew for a step: rows over its zones in that pass; null when there is no such step. */
+export async function stepWork(
+  { sql }: Pick<Context, 'sql'>,
+  quiltId: string,
+  key: { pass: number; thread: string; stabilise: boolean },
+): Promise<StepWork | null> {
+  const view = await readQuiltView(sql, quiltId, 'its cards');
+  if (!view) return null;
+  const read = await readPlan(sql, view);
+  const step = read.steps.find(
+    (s) => s.pass === key.pass && s.thread === key.thread && s.stabilise === key.stabilise,
+  );
+  const setup = step && view.setups.get(step.zones[0]!.id);
+  if (!step || !setup) return null;
+  const { passes } = read.plan;
+  const [from, to] = bandsOf(passes, view.quilt)[step.pass - 1]!;
+  const axis = passes?.turned ? 0 : 1;
+  const points = step.zones.flatMap(({ id }) => {
+    const zone = view.zones.find((z) => z.id === id)!;
+    return rowsOver(zone.geometry, Math.max(0.25, zone.spacingIn), axis, from, to);
+  });
+  return {
+    points: points.map(([x, y]) => [x, y]),
+    machine: {
+      maxSpm: read.machine.maxSpm,
+      idleMinSpm: read.machine.idleMinSpm,
+      idleMaxSpm: read.machine.idleMaxSpm,
+    },
+    mode: setup.mode,
+    spi: setup.spi,
+    idleSpm: setup.idleSpm,
+    handInPerS: setup.handInPerS ?? setup.maxInPerS / 2,
+    limitInPerS: setup.maxInPerS,
+  };
+}

@@ -1,0 +1,130 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { LinkEvent } from '@/core/stand-in/longarm';
+import { Taps } from '@/ui/kit/Taps';
+import { Big } from './Big';
+import type { ShownStep } from './stand-facts';
+import { StandPanel } from './StandPanel';
+import type { useLongarm } from './use-longarm';
+
+const StitchChart = dynamic(() => import('./StitchChart').then((m) => m.StitchChart), { ssr: false });
+const SPEEDS = [1, 5, 20].map((n) => ({ value: String(n), label: `${n} times` }));
+const WRONG = [
+  { value: '', label: 'nothing' },
+  { value: 'thread-break', label: 'the thread breaks' },
+  { value: 'bobbin-out', label: 'the bobbin runs out' },
+];
+const AFTER_STITCHES = 150;
+
+/** The machine over its link: the stand-in started with one tap, its path on the map, how long its stitches came out. */
+export function MachinePanel({
+  step,
+  longarm,
+  map,
+  onStart,
+  onClose,
+}: {
+  step: ShownStep | null;
+  longarm: ReturnType<typeof useLongarm>;
+  map: React.ReactNode;
+  onStart: () => void;
+  onClose: () => void;
+}) {
+  const [speed, setSpeed] = useState('5');
+  const [wrong, setWrong] = useState('');
+  const { state, start, stop } = longarm;
+  const { summary } = state;
+  return (
+    <StandPanel title="Machine" onClose={onClose}>
+      <p className="mt-2 text-20">
+        A machine that speaks writes its readings here by itself (see docs/link.md). None at hand? The
+        stand-in sews this step under hands like yours.
+      </p>
+      <div className="mt-3 flex flex-wrap items-center gap-4 text-20">
+        {state.running ? (
+          <Big look="act" label="Stop the stand-in" onClick={stop} />
+        ) : (
+          <Big
+            look="act"
+            label="Start the stand-in"
+            disabled={!step}
+            onClick={() => {
+              if (!step) return;
+              onStart();
+              void start(
+                { pass: step.pass, thread: step.thread, stabilise: step.stabilise },
+                Number(speed),
+                wrong ? [{ atStitch: AFTER_STITCHES, event: wrong as LinkEvent }] : [],
+              );
+            }}
+          />
+        )}
+        <Taps label="Speed" options={SPEEDS} value={speed} onChange={setSpeed} />
+        <Taps label="What goes wrong" options={WRONG} value={wrong} onChange={setWrong} />
+      </div>
+      {state.problem && (
+        <p role="alert" className="mt-2 text-24 text-madder">
+          {state.problem}
+        </p>
+      )}
+      <div className="mt-4 flex flex-wrap items-start gap-6">
+        <div className="relative">
+          {map}
+          <PathOnMap path={state.path} />
+        </div>
+        <div>
+          <dl className="grid grid-cols-2 gap-x-8 gap-y-3">
+            {(
+              [
+                ['Stitches', String(summary.stitches)],
+                ['Sewn', `${(summary.lengthIn / 36).toFixed(1)} yd`],
+                ['Needle, a minute', String(state.spm)],
+                ['Hands, in/s', state.inPerS.toFixed(1)],
+                [
+                  'Above the limit',
+                  `${summary.stitches > 0 ? Math.round((100 * summary.above) / summary.stitches) : 0} %`,
+                ],
+                [
+                  'To the inch',
+                  summary.lengthIn > 0 ? (summary.stitches / summary.lengthIn).toFixed(1) : 'none yet',
+                ],
+              ] as const
+            ).map(([k, v]) => (
+              <div key={k}>
+                <dt className="text-16 text-ink2">{k}</dt>
+                <dd className="text-28 leading-none font-bold">{v}</dd>
+              </div>
+            ))}
+          </dl>
+          <div className="mt-3">
+            <StitchChart histogram={summary.histogram} />
+          </div>
+        </div>
+      </div>
+    </StandPanel>
+  );
+}
+
+/** The sewn path, laid into the map’s own drawing. */
+function PathOnMap({ path }: { path: readonly (readonly [number, number])[] }) {
+  const points = path.map((p) => p.join(',')).join(' ');
+  return (
+    <span
+      ref={(el) => {
+        const svg = el?.parentElement?.querySelector('svg');
+        if (!svg) return;
+        let line = svg.querySelector<SVGPolylineElement>('polyline[data-sewn]');
+        if (!line) {
+          line = document.createElementNS('http://www.w3.org/2000/svg', 'polyline');
+          line.setAttribute('data-sewn', '');
+          line.setAttribute('fill', 'none');
+          line.setAttribute('stroke', '#a8382a');
+          line.setAttribute('stroke-width', '0.35');
+          svg.appendChild(line);
+        }
+        line.setAttribute('points', points);
+      }}
+    />
+  );
+}

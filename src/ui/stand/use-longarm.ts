@@ -1,0 +1,100 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { StepWork } from '@/actions/link';
+import { NO_RUN, type RunSummary, withFrames } from '@/core/link/summary';
+import type { Frame } from '@/core/stand-in/longarm';
+import type { LongarmOrder, LongarmTold } from '@/workers/run-longarm';
+
+export interface LongarmState {
+  running: boolean;
+  summary: RunSummary;
+  /** The path so far, thinned to what a screen shows. */
+  path: readonly (readonly [number, number])[];
+  spm: number;
+  inPerS: number;
+  limitInPerS: number;
+  problem: string | null;
+}
+const STOPPED: LongarmState = {
+  running: false,
+  summary: NO_RUN,
+  path: [],
+  spm: 0,
+  inPerS: 0,
+  limitInPerS: 3,
+  problem: null,
+};
+const MOST_POINTS = 3000;
+const NEAR_IN = 0.25;
+
+/** The stand-in longarm, sewing a step of a quilt in a worker of its own. */
+export function useLongarm(quiltId: string) {
+  const [state, setState] = useState(STOPPED);
+  const worker = useRef<Worker | null>(null);
+  useEffect(() => () => worker.current?.terminate(), []);
+  const stop = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+    setState((s) => ({ ...s, running: false, spm: 0, inPerS: 0 }));
+  }, []);
+  const start = useCallback(
+    async (
+      step: { pass: number; thread: string; stabilise: boolean },
+      speed: number,
+      faults: LongarmOrder['faults'],
+    ) => {
+      worker.current?.terminate();
+      const query = new URLSearchParams({
+        quilt: quiltId,
+        pass: String(step.pass),
+        thread: step.thread,
+        stabilise: String(step.stabilise),
+      });
+      const answer = await fetch(`/link?${query}`).catch(() => null);
+      if (!answer?.ok)
+        return setState({
+          ...STOPPED,
+          problem: 'The studio’s computer does not answer: start the machine again in a moment.',
+        });
+      const work = (await answer.json()) as StepWork;
+      const order: LongarmOrder = {
+        head: { run: uuidv7(), quiltId, ...step, machine: 'stand-in longarm', limitInPerS: work.limitInPerS },
+        work,
+        speed,
+        faults,
+        seed: Math.floor(performance.now()),
+      };
+      setState({ ...STOPPED, running: true, limitInPerS: work.limitInPerS });
+      const w = new Worker(new URL('../../workers/longarm.worker.ts', import.meta.url), { type: 'module' });
+      worker.current = w;
+      w.onmessage = (m: MessageEvent<LongarmTold>) => {
+        const told = m.data;
+        if ('frames' in told) setState((s) => withBatch(s, told.frames));
+        else {
+          w.terminate();
+          setState((s) => ({ ...s, running: false, problem: 'failed' in told ? told.failed : null }));
+        }
+      };
+      w.postMessage(order);
+    },
+    [quiltId],
+  );
+  return { state, start, stop };
+}
+
+function withBatch(s: LongarmState, frames: readonly Frame[]): LongarmState {
+  const path = [...s.path];
+  for (const f of frames) {
+    const last = path.at(-1);
+    if (!last || Math.hypot(f.x - last[0], f.y - last[1]) > NEAR_IN) path.push([f.x, f.y]);
+  }
+  const newest = frames.at(-1)!;
+  return {
+    ...s,
+    path: path.slice(-MOST_POINTS),
+    summary: withFrames(s.summary, frames, s.limitInPerS),
+    spm: newest.rate,
+    inPerS: newest.v,
+  };
+}
