@@ -1,5 +1,5 @@
 import type { StepWork, LinkHead } from '@/actions/link';
-import { asHandsMove, type Frame, framesOf, type LinkEvent } from '@/core/stand-in/longarm';
+import { asHandsMove, type Frame, framesOf, type LinkEvent, runsOf } from '@/core/stand-in/longarm';
 import { seeded } from '@/core/statistics/random';
 
 export interface LongarmOrder {
@@ -13,24 +13,15 @@ export interface LongarmOrder {
 export type LongarmTold = { frames: Frame[] } | { done: true } | { failed: string };
 
 const BATCH_MS = 1000;
+/** Needle up, over to the next place, needle down. */
+const MOVES_MS = 4000;
 const PAUSES = [500, 1000, 2000, 4000, 8000] as const;
 
 /** The stand-in longarm: sews what it was told, and sends its readings over the link as a real one would, until it is done. */
 export async function runLongarm(order: LongarmOrder, tell: (told: LongarmTold) => void): Promise<void> {
-  const { work, head, speed, faults, seed } = order;
-  const path = asHandsMove(work.points, work.handInPerS, seeded(seed));
-  if (path.length < 2) return tell({ failed: 'There is nothing to sew in this step.' });
-  const frames = framesOf(
-    {
-      machine: work.machine,
-      mode: work.mode,
-      spi: work.spi,
-      idleSpm: work.idleSpm,
-      manualSpm: work.handInPerS * work.spi * 60,
-      path,
-    },
-    faults,
-  );
+  const { head, speed } = order;
+  let any = false;
+  const frames = sewnRuns(order);
   for (;;) {
     const batch: Frame[] = [];
     while (batch.length < 20 * speed) {
@@ -39,11 +30,32 @@ export async function runLongarm(order: LongarmOrder, tell: (told: LongarmTold) 
       batch.push(value);
     }
     if (batch.length === 0) break;
+    any = true;
     await sent(head, batch);
     tell({ frames: batch });
     await new Promise((r) => setTimeout(r, BATCH_MS));
   }
-  tell({ done: true });
+  tell(any ? { done: true } : { failed: 'There is nothing to sew in this step.' });
+}
+
+/** Readings of one run after the other; between them the needle is up. */
+function* sewnRuns({ work, faults, seed }: LongarmOrder): Generator<Frame> {
+  const random = seeded(seed);
+  let [t0, n0] = [0, 0];
+  for (const run of runsOf(work.points)) {
+    const path = asHandsMove(run, work.handInPerS, random);
+    const { machine, mode, spi, idleSpm } = work;
+    const request = { machine, mode, spi, idleSpm, manualSpm: work.handInPerS * spi * 60, path };
+    const left = faults.filter((f) => f.atStitch >= n0).map((f) => ({ ...f, atStitch: f.atStitch - n0 }));
+    let last: Frame | null = null;
+    for (const f of framesOf(request, left)) {
+      last = { ...f, t: t0 + f.t, n: n0 + f.n };
+      yield last;
+    }
+    if (!last) continue;
+    yield { ...last, t: last.t + 1, v: 0, rate: 0, event: 'stopped' };
+    [t0, n0] = [last.t + MOVES_MS, last.n];
+  }
 }
 
 /** Sends a batch until it was taken: it counts once however often it comes. */

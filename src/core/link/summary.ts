@@ -17,6 +17,8 @@ export interface RunSummary {
   above: number;
   /** Moved since the last stitch was made, inches. */
   sinceIn: number;
+  /** The needle was lifted: what is moved until the next reading is not sewn. */
+  lifted: boolean;
   lastT: number;
   lastX: number;
   lastY: number;
@@ -29,6 +31,7 @@ export const NO_RUN: RunSummary = {
   histogram: Array<number>(BINS).fill(0),
   above: 0,
   sinceIn: 0,
+  lifted: true,
   lastT: 0,
   lastX: 0,
   lastY: 0,
@@ -43,7 +46,7 @@ export function withFrames(run: RunSummary, frames: readonly Frame[], limitInPer
   for (const f of frames) {
     if (f.t <= out.lastT) continue;
     const made = Math.max(0, f.n - out.stitches);
-    const first = out.lastT === 0;
+    const first = out.lifted;
     const moved = first ? 0 : Math.hypot(f.x - out.lastX, f.y - out.lastY);
     out.sinceIn += moved;
     if (made > 0) {
@@ -55,6 +58,8 @@ export function withFrames(run: RunSummary, frames: readonly Frame[], limitInPer
       if (f.v > limitInPerS) out.above += made;
     }
     out.stitches = Math.max(out.stitches, f.n);
+    out.lifted = f.event === 'stopped';
+    if (out.lifted) out.sinceIn = 0;
     out.lastT = f.t;
     out.lastX = f.x;
     out.lastY = f.y;

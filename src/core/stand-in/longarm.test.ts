@@ -1,7 +1,7 @@
 import { BIN_MM, NO_RUN, withFrames } from '../link/summary';
 import { contains, rect } from '../geometry/polygon';
 import { seeded } from '../statistics/random';
-import { asHandsMove, framesOf, rowsOver } from './longarm';
+import { asHandsMove, framesOf, rowsOver, runsOf } from './longarm';
 
 const shape = [[rect(2, 0, 20, 10)]];
 const machine = { maxSpm: 2200, idleMinSpm: 100, idleMaxSpm: 900 };
@@ -37,6 +37,30 @@ test('a batch that comes twice counts once, and in pieces as in one', () => {
   const pieces = withFrames(withFrames(NO_RUN, frames.slice(0, half), 3), frames.slice(half - 40), 3);
   expect(pieces).toEqual(whole);
   expect(withFrames(whole, frames, 3)).toEqual(whole);
+});
+
+test('the needle is lifted over gaps, and what is moved between is not sewn', () => {
+  const points = [
+    ...rowsOver([[rect(0, 0, 6, 3)]], 1, 1, 0, 3),
+    ...rowsOver([[rect(30, 0, 6, 3)]], 1, 1, 0, 3),
+  ];
+  const runs = runsOf(points);
+  expect(runs).toHaveLength(2);
+  let summary = NO_RUN;
+  let [t0, n0] = [0, 0];
+  for (const r of runs) {
+    const path = asHandsMove(r, 1.5, seeded(4));
+    const frames = [...framesOf({ machine, mode: 'resting', spi: 10, path })].map((f) => ({
+      ...f,
+      t: f.t + t0,
+      n: f.n + n0,
+    }));
+    const last = frames.at(-1)!;
+    summary = withFrames(summary, [...frames, { ...last, t: last.t + 1, event: 'stopped' as const }], 3);
+    [t0, n0] = [last.t + 4000, last.n];
+  }
+  expect(summary.lengthIn).toBeLessThan(45);
+  expect(summary.histogram.at(-1)).toBe(0);
 });
 
 test('what goes wrong is told once, at its stitch', () => {

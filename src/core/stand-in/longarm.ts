@@ -23,6 +23,8 @@ const SAMPLE_IN = 0.1;
 /** Hands speed up and slow down by about this much, over about so many seconds. */
 const [UNEVEN, OVER_S] = [0.18, 1.2];
 const FRAME_MS = 50;
+/** The needle is lifted over gaps wider than this, inches. */
+export const LIFT_IN = 3;
 /** Hands slow down to this share where a row turns. */
 const AT_TURNS = 0.45;
 
@@ -55,6 +57,17 @@ export function rowsOver(
   return out;
 }
 
+/** Rows in runs that are sewn without lifting: where the next point lies further off, the needle goes up. */
+export function runsOf(points: readonly XY[]): XY[][] {
+  const runs: XY[][] = [];
+  for (const p of points) {
+    const last = runs.at(-1)?.at(-1);
+    if (last && Math.hypot(p[0] - last[0], p[1] - last[1]) <= LIFT_IN) runs.at(-1)!.push(p);
+    else runs.push([p]);
+  }
+  return runs.filter((r) => r.length > 2);
+}
+
 /** The same rows as hands would move along them, with times: about as fast as usual, slower where a row turns. */
 export function asHandsMove(points: readonly XY[], handInPerS: number, random: Random): PathPoint[] {
   let t = 0;
@@ -70,7 +83,8 @@ export function asHandsMove(points: readonly XY[], handInPerS: number, random: R
         next !== undefined &&
         (p[0] - before[0]) * (next[0] - p[0]) + (p[1] - before[1]) * (next[1] - p[1]) < 0.2 * step * step;
       const dt0 = step / handInPerS;
-      wander += (-wander * dt0) / OVER_S + UNEVEN * Math.sqrt((2 * dt0) / OVER_S) * random.normal();
+      const keep = Math.exp(-dt0 / OVER_S);
+      wander = wander * keep + UNEVEN * Math.sqrt(1 - keep ** 2) * random.normal();
       const v = Math.max(0.15 * handInPerS, handInPerS * (1 + wander) * (turns ? AT_TURNS : 1));
       t += (step / v) * 1000;
     }

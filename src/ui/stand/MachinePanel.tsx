@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { LinkEvent } from '@/core/stand-in/longarm';
+import { LIFT_IN, type LinkEvent } from '@/core/stand-in/longarm';
 import { Taps } from '@/ui/kit/Taps';
 import { Big } from './Big';
 import type { ShownStep } from './stand-facts';
@@ -108,22 +108,28 @@ export function MachinePanel({
 
 /** The sewn path, laid into the map’s own drawing. */
 function PathOnMap({ path }: { path: readonly (readonly [number, number])[] }) {
-  const points = path.map((p) => p.join(',')).join(' ');
+  const d = path
+    .map((p, i) => {
+      const before = path[i - 1];
+      const lifted = !before || Math.hypot(p[0] - before[0], p[1] - before[1]) > LIFT_IN;
+      return `${lifted ? 'M' : 'L'}${p[0]} ${p[1]}`;
+    })
+    .join('');
   return (
     <span
       ref={(el) => {
         const svg = el?.parentElement?.querySelector('svg');
         if (!svg) return;
-        let line = svg.querySelector<SVGPolylineElement>('polyline[data-sewn]');
+        let line = svg.querySelector<SVGPathElement>('path[data-sewn]');
         if (!line) {
-          line = document.createElementNS('http://www.w3.org/2000/svg', 'polyline');
+          line = document.createElementNS('http://www.w3.org/2000/svg', 'path');
           line.setAttribute('data-sewn', '');
           line.setAttribute('fill', 'none');
           line.setAttribute('stroke', '#a8382a');
           line.setAttribute('stroke-width', '0.35');
           svg.appendChild(line);
         }
-        line.setAttribute('points', points);
+        line.setAttribute('d', d);
       }}
     />
   );
