@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:net';
 import postgres from 'postgres';
 
@@ -31,6 +31,8 @@ export interface Studio {
   kill: () => Promise<void>;
   /** Starts the app again on the same address. */
   again: () => Promise<void>;
+  /** A second app on the same database. */
+  beside: () => Promise<{ url: string; stop: () => Promise<void> }>;
 }
 
 /** A scratch database of that name with the demo studio, and the built app in front of it. */
@@ -50,9 +52,9 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
     ...more,
   };
   const url = `http://127.0.0.1:${port}`;
-  const run = async () => {
+  const run = async (url: string, port: number) => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
-      env,
+      env: { ...env, PORT: String(port) },
       stdio: ['ignore', 'ignore', 'inherit'],
     });
     for (;;) {
@@ -67,8 +69,8 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
       await new Promise((r) => setTimeout(r, 100));
     }
   };
-  let server = await run();
-  const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
+  let server = await run(url, port);
+  const end = async (signal: 'SIGTERM' | 'SIGKILL', server: ChildProcess) => {
     if (server.exitCode !== null || server.signalCode !== null) return;
     const ended = new Promise((r) => server.once('exit', r));
     server.kill(signal);
@@ -77,10 +79,16 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
   return {
     url,
     databaseUrl,
-    stop: () => end('SIGTERM'),
-    kill: () => end('SIGKILL'),
+    stop: () => end('SIGTERM', server),
+    kill: () => end('SIGKILL', server),
     again: async () => {
-      server = await run();
+      server = await run(url, port);
+    },
+    beside: async () => {
+      const other = await freePort();
+      const at = `http://127.0.0.1:${other}`;
+      const second = await run(at, other);
+      return { url: at, stop: () => end('SIGTERM', second) };
     },
   };
 }

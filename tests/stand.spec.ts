@@ -136,10 +136,15 @@ test('two hundred taps with the network cut, a reload, and the server killed twi
   }
 });
 
-test('what one device writes the other shows at once, and undoes', async ({ page, studio, browser }) => {
+test('what one device writes the other shows at once, over two apps on one database, and undoes', async ({
+  page,
+  studio,
+  browser,
+}) => {
+  const second = await studio.beside();
   await openStand(page, studio.url);
-  const tablet = await (await browser.newContext({ baseURL: studio.url })).newPage();
-  await openStand(tablet, studio.url);
+  const tablet = await (await browser.newContext({ baseURL: second.url })).newPage();
+  await openStand(tablet, second.url);
   const step = (p: typeof page) => p.getByText(/^step \d+ of \d+/);
   const before = await step(page).innerText();
   await page.keyboard.press('Enter');
@@ -149,6 +154,7 @@ test('what one device writes the other shows at once, and undoes', async ({ page
   await tablet.keyboard.press('u');
   await expect(step(page)).toHaveText(before);
   await tablet.close();
+  await second.stop();
 });
 
 test('the door: garbage, floods and the same batch five times at once', async ({ page, studio, request }) => {

@@ -30,6 +30,10 @@ beforeAll(async () => {
   await from.sql`
     insert into photograph (id, quilt_id, mime, bytes) values (${pictureId}, ${quilt!.id}, 'image/png', ${picture})`;
   await from.sql`insert into mishap (place, message, stack) values ('here', 'a “quoted” word\nand a line', '')`;
+  for (const note of ['one', 'two'])
+    await from.sql`
+      insert into log_entry (id, device, quilt_id, kind, at, body)
+      values (${uuidv7()}, ${uuidv7()}, ${quilt!.id}, 'note', now(), ${from.sql.json({ note })})`;
   await writeBackupFile(from.sql, file, now);
   into = await testDatabase('backup_into');
 }, 120_000);
@@ -62,6 +66,12 @@ test('a copy taken back into an empty studio is the same to the byte, photograph
   const quilts = await count();
   const [quilt] = await into.sql<{ id: string }[]>`select id from quilt limit 1`;
   await into.sql`insert into fault (id, quilt_id, n) values (${uuidv7()}, ${quilt!.id}, 999)`;
+  // The log goes on after its last cursor.
+  const [entry] = await into.sql<{ last: boolean }[]>`
+    insert into log_entry (id, device, quilt_id, kind, at)
+    values (${uuidv7()}, ${uuidv7()}, ${quilt!.id}, 'note', now())
+    returning cursor > (select max(cursor) from log_entry) as last`;
+  expect(entry!.last).toBe(true);
   expect(await count()).toBe(quilts);
 }, 120_000);
 

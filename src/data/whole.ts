@@ -85,8 +85,14 @@ export async function buildBeside(
       await fill(tx as unknown as postgres.Sql, tables);
       for (const t of tables) await tx`alter table ${tx(t.name)} enable trigger user`;
       // Numbers that count by themselves go on where the copy's ended.
-      await tx`select setval(pg_get_serial_sequence('mishap', 'n'), greatest(1, (select max(n) from mishap)))
-        where to_regclass('mishap') is not null`;
+      // What counts by itself goes on counting after the last one brought in.
+      const counted = await tx<{ name: string; column: string }[]>`
+        select table_name as name, column_name as column from information_schema.columns
+        where table_schema = ${schema} and is_identity = 'YES'`;
+      for (const { name, column } of counted)
+        await tx`
+          select setval(pg_get_serial_sequence(${name}, ${column}), (select max(${tx(column)}) from ${tx(name)}))
+          where exists (select from ${tx(name)})`;
     });
     await migrate(sql);
     return schema;

@@ -1,3 +1,5 @@
+import { rollPassByPass } from '@/core/stand/roll';
+import { PassTable } from './PassTable';
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
@@ -273,4 +275,19 @@ describe('the plan’s tables', () => {
     );
     expect(container.textContent).toContain(`62 (${word})`);
   });
+});
+
+test('roll and reach: when to raise the rail, and what of a pass can be sewn', () => {
+  const depths = Array<number>(8).fill(13);
+  render(
+    <PassTable
+      passes={depths.map((depthIn, i) => ({ pass: i + 1, depthIn, besideRuler: i === 1 }))}
+      rolls={rollPassByPass(2.5, 4, depths)}
+    />,
+  );
+  const rows = screen.getAllByRole('row').slice(1);
+  expect(rows).toHaveLength(8);
+  expect(rows[0]).toHaveTextContent('11.5 in of its depth');
+  expect(rows[1]).toHaveTextContent('8 in of its depth, with the ruler’s plate');
+  expect(screen.getAllByText(/^raise it 0\.\d in before this pass$/).length).toBeGreaterThan(0);
 });

@@ -8,6 +8,11 @@ import { predicted, proven } from '@/core/source/known';
 import { lengthText } from '@/core/units/length-text';
 import { readBobbins } from '@/data/bobbins';
 import { db } from '@/data/sql';
+import { rolledMm } from '@/core/plan/work-plan';
+import { rollPassByPass } from '@/core/stand/roll';
+import { techniques } from '@/core/tables/techniques';
+import { PassTable, ReachFrames } from '@/ui/plan/PassTable';
+import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { FaultTable } from '@/ui/faults/FaultTable';
 import { ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -25,6 +30,7 @@ export const metadata = { title: 'Quilt' };
 
 const PARTS = [
   { id: 'steps', label: 'Order of work' },
+  { id: 'passes', label: 'Roll and reach' },
   { id: 'thread', label: 'Thread and bobbins' },
   { id: 'zones', label: 'Zone by zone' },
   { id: 'density', label: 'Density' },
@@ -51,6 +57,15 @@ export default async function QuiltingPage(props: QuiltPageProps) {
   const threads = Object.fromEntries(
     plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
   );
+  const reaches = (passes?.depthsIn ?? []).map((depthIn, i) => ({
+    pass: i + 1,
+    depthIn,
+    besideRuler: steps.some(
+      (s) =>
+        s.pass === i + 1 &&
+        s.zones.some((z) => techniques.find(zones.find((x) => x.id === z.id)?.technique ?? '')?.besideRuler),
+    ),
+  }));
   const hrefOf = (id: string) => `/quilts/${quilt.id}/quilt?${zone ? `zone=${zone.id}&` : ''}part=${id}`;
   return (
     <QuiltFrame
@@ -159,6 +174,36 @@ export default async function QuiltingPage(props: QuiltPageProps) {
             threads={threads}
             sewn={sewn.map(stepId)}
           />
+        </div>
+      )}
+      {part === 'passes' && passes && (
+        <div className="mt-3 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_360px]">
+          <div>
+            <PassTable
+              passes={reaches}
+              rolls={rollPassByPass(
+                read.request.frame.rollStartIn,
+                rolledMm(quilt.battingKind, quilt.backingKind),
+                passes.depthsIn,
+              )}
+            />
+          </div>
+          <QuiltMap
+            widthIn={quilt.widthIn}
+            lengthIn={quilt.lengthIn}
+            zones={zones}
+            width={360}
+            maxHeight={420}
+            bands={{ depthsIn: passes.depthsIn, turned: passes.turned }}
+            idPrefix="reach"
+          >
+            <ReachFrames
+              passes={reaches}
+              turned={passes.turned}
+              widthIn={quilt.widthIn}
+              lengthIn={quilt.lengthIn}
+            />
+          </QuiltMap>
         </div>
       )}
       {part === 'thread' && (
