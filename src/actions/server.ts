@@ -6,6 +6,7 @@ import * as cloths from './cloths';
 import * as cones from './cones';
 import * as exchange from './exchange';
 import * as bench from './bench';
+import * as faultBench from './fault-bench';
 import * as faults from './faults';
 import * as intakes from './intakes';
 import * as machines from './machines';
@@ -58,6 +59,12 @@ export const beginTrialAction = async (input: unknown) =>
   afterwards('beginTrial', () => bench.beginTrial(thisContext(), input));
 export const endTrialAction = async (input: unknown) =>
   afterwards('endTrial', () => bench.endTrial(thisContext(), input));
+export const answerFaultAction = async (input: unknown) =>
+  afterwards('answerFault', () => faultBench.answerFault(thisContext(), input));
+export const closeFaultAction = async (input: unknown) =>
+  afterwards('closeFault', () => faultBench.closeFault(thisContext(), input));
+export const reopenFaultAction = async (input: unknown) =>
+  afterwards('reopenFault', () => faultBench.reopenFault(thisContext(), input));
 export const logFaultAction = async (input: unknown) =>
   afterwards('logFault', () => faults.logFault(thisContext(), input));
 export const setFaultStatusAction = async (input: unknown) =>

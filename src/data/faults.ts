@@ -48,6 +48,7 @@ export async function updateFaultStatus(
 
 /** Takes a fault out again, when noting it was taken back. */
 export async function deleteFault(sql: Sql, id: string): Promise<void> {
+  await sql`delete from fault_evidence where fault_id = ${id}`;
   await sql`delete from fault_symptom where fault_id = ${id}`;
   await sql`delete from fault where id = ${id}`;
 }
@@ -57,4 +58,15 @@ export async function setFaultState(sql: Sql, id: string, status: FaultState): P
   const rows =
     await sql`update fault set status = ${status}, version = version + 1 where id = ${id} returning id`;
   return rows.length === 1;
+}
+
+export async function readFault(sql: Sql, id: string): Promise<Fault | null> {
+  const [row] = await sql<Fault[]>`${selectFault(sql)} where f.id = ${id}`;
+  return row ?? null;
+}
+
+/** What was seen, said anew. */
+export async function replaceSymptoms(sql: Sql, id: string, seen: readonly string[]): Promise<void> {
+  await sql`delete from fault_symptom where fault_id = ${id}`;
+  await sql`insert into fault_symptom (fault_id, symptom) select ${id}, unnest(${seen as string[]}::text[])`;
 }

@@ -1,5 +1,6 @@
 'use client';
 import { format } from 'date-fns';
+import Link from 'next/link';
 import { useState, useTransition } from 'react';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
@@ -51,7 +52,9 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
           <tr key={f.id} className="border-t align-top">
             <td className="py-2.5 pr-3 font-bold">{f.n}</td>
             <td className="py-2.5 pr-3 font-semibold">
-              {f.symptoms.map((id) => symptoms.find(id)?.label ?? id).join(', ')}
+              <Link className="text-indigo hover:underline" href={`/quilts/${f.quiltId}/faults/${f.id}`}>
+                {f.symptoms.map((id) => symptoms.find(id)?.label ?? id).join(', ')}
+              </Link>
             </td>
             <td className="py-2.5 pr-3 text-ink2">
               {[

@@ -1,0 +1,123 @@
+import { v7 as uuidv7 } from 'uuid';
+import { readEvidence } from '@/data/fault-evidence';
+import { readFault } from '@/data/faults';
+import { testDatabase } from '@/data/test-database';
+import { loadDemo } from '@/demo/load';
+import { thisContext } from './context';
+import { answerFault, closeFault, readFaultBench, reopenFault } from './fault-bench';
+import { logFault } from './faults';
+import { readQuiltView } from './quilt-view';
+import type { Result } from './result';
+
+let base: Awaited<ReturnType<typeof testDatabase>>;
+let quiltId: string;
+beforeAll(async () => {
+  base = await testDatabase('fault_bench');
+  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
+  quiltId = q!.id;
+}, 60_000);
+afterAll(() => base.end());
+
+const key = () => uuidv7();
+const value = <T>(r: Result<T>): T => {
+  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
+  return r.value;
+};
+const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
+async function newFault(symptoms: string[]): Promise<string> {
+  const view = (await readQuiltView(base.sql, quiltId))!;
+  const { n } = value(
+    await logFault(thisContext(), { key: key(), quiltId, zoneId: view.zones[0]!.id, symptoms, note: '' }),
+  );
+  return (await readQuiltView(base.sql, quiltId))!.faults.find((f) => f.n === n)!.id;
+}
+const benchOf = async (id: string) =>
+  (await readFaultBench(base.sql, (await readQuiltView(base.sql, quiltId))!, id))!;
+const answers = (seen: string[], part: object = {}) => ({ seen, absent: [], facts: {}, done: [], ...part });
+
+test('the set-up is filled in from the log, in the words of the fault tables', async () => {
+  const { setup, diagnosis } = await benchOf(await newFault(['skipped']));
+  expect(setup).toMatchObject({
+    topFabric: 'quilting cotton',
+    battingFibre: 'cotton-polyester',
+    rulerWork: true,
+  });
+  for (const fact of ['needleAgeStitches', 'threadEyeRatio', 'handSpeedShareOfLimit', 'spi'])
+    expect([fact, typeof setup[fact]]).toEqual([fact, 'number']);
+  expect(diagnosis.causes.reduce((s, c) => s + c.p, 0)).toBeCloseTo(1, 9);
+  expect(diagnosis.next).not.toBeNull();
+});
+
+test('answers move the causes, are kept with their version, and contradictions are refused in words', async () => {
+  const id = await newFault(['loops_all']);
+  const before = await benchOf(id);
+  const check = before.diagnosis.next!.check;
+  value(
+    await answerFault(thisContext(), {
+      key: key(),
+      faultId: id,
+      version: 0,
+      ...answers(['loops_all', 'nest_start'], { facts: { onset: 'thread-change' } }),
+    }),
+  );
+  const after = await benchOf(id);
+  expect(after.fault.symptoms).toEqual(['loops_all', 'nest_start']);
+  expect(after.evidence.version).toBe(1);
+  expect(after.diagnosis.causes[0]!.p).not.toBeCloseTo(before.diagnosis.causes[0]!.p, 3);
+  const stale = { key: key(), faultId: id, version: 0, ...answers(['loops_all']) };
+  expect(await answerFault(thisContext(), stale)).toMatchObject({ ok: false });
+  const both = { key: key(), faultId: id, version: 1, ...answers(['loops_all'], { absent: ['loops_all'] }) };
+  expect(paths(await answerFault(thisContext(), both))).toEqual(['absent']);
+  const odd = {
+    key: key(),
+    faultId: id,
+    version: 1,
+    ...answers(['loops_all'], { done: [{ check, outcome: 'no such' }] }),
+  };
+  expect(paths(await answerFault(thisContext(), odd))).toEqual(['done.0.outcome']);
+});
+
+test('closed once, learned from, left out, opened again', async () => {
+  const id = await newFault(['top_shred']);
+  const { diagnosis } = await benchOf(id);
+  const cause = diagnosis.causes[3]!.id;
+  const close = {
+    key: key(),
+    faultId: id,
+    version: 0,
+    cause,
+    ownCause: '',
+    remedy: 'a net over the cone',
+    helped: true,
+    minutesLost: 12,
+  };
+  value(await answerFault(thisContext(), { key: key(), faultId: id, version: 0, ...answers(['top_shred']) }));
+  // The first answer has no version before it.
+  value(await closeFault(thisContext(), { ...close, version: 1 }));
+  expect(await closeFault(thisContext(), { ...close, key: key(), version: 2 })).toMatchObject({ ok: false });
+  expect(await readFault(base.sql, id)).toMatchObject({ status: 'mended' });
+  const other = await newFault(['top_shred']);
+  const learned = await benchOf(other);
+  expect(learned.episodes).toBe(1);
+  expect(learned.diagnosis.causes.find((c) => c.id === cause)!.episodes).toBe(1);
+  expect(learned.remedies).toEqual([{ remedy: 'a net over the cone', tried: 1, helped: 1 }]);
+  value(await reopenFault(thisContext(), { key: key(), faultId: id, version: 2, act: 'leave out' }));
+  expect((await benchOf(other)).episodes).toBe(0);
+  value(await reopenFault(thisContext(), { key: key(), faultId: id, version: 3, act: 'open' }));
+  expect(await readFault(base.sql, id)).toMatchObject({ status: 'open' });
+  expect((await readEvidence(base.sql, id)).closedAt).toBeNull();
+});
+
+test('none of the list: kept in the studio’s own words; with no words at all it is asked for', async () => {
+  const id = await newFault(['noise_rough']);
+  const close = { faultId: id, version: 0, cause: null, remedy: '', helped: null, minutesLost: null };
+  expect(paths(await closeFault(thisContext(), { ...close, key: key(), ownCause: ' ' }))).toEqual([
+    'ownCause',
+  ]);
+  value(await closeFault(thisContext(), { ...close, key: key(), ownCause: 'a mouse under the table' }));
+  expect(await readEvidence(base.sql, id)).toMatchObject({
+    cause: null,
+    ownCause: 'a mouse under the table',
+  });
+});

@@ -1,0 +1,45 @@
+import { expect, expectAccessible, openQuilt, test } from './studio';
+
+test('a fault’s cause in a few checks, closed with what helped, and learned from', async ({ page }) => {
+  await openQuilt(page, 'Harbour Lights');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.getByRole('dialog').getByText('Skipped stitches', { exact: true }).click();
+  await page.getByRole('button', { name: 'Note this fault' }).click();
+  await expect(page.getByText(/is noted on Harbour Lights/)).toBeVisible();
+  await page
+    .getByRole('navigation', { name: /Steps/ })
+    .getByRole('link', { name: /^Quilt/ })
+    .click();
+  await page.getByRole('link', { name: 'Faults', exact: true }).click();
+  await page.getByRole('link', { name: 'Skipped stitches' }).last().click();
+  await expect(page.getByRole('heading', { name: /^Fault \d+: Skipped stitches/ })).toBeVisible();
+  const likely = page.getByRole('region', { name: 'Likely causes' });
+  await expect(likely.getByRole('listitem')).toHaveCount(5);
+  // The next check and the first five causes are seen at once.
+  const box = (await likely.getByRole('listitem').last().boundingBox())!;
+  expect(box.y + box.height).toBeLessThanOrEqual(800);
+  await expectAccessible(page);
+  const told = page.getByRole('group', { name: 'What it told' });
+  const title = page.getByRole('region', { name: 'Next check' }).getByRole('heading');
+  for (let i = 0; i < 2; i++) {
+    const before = await title.first().innerText();
+    await told.getByRole('button').last().click();
+    await expect(title.first()).not.toHaveText(before);
+  }
+  await expect(page.getByRole('heading', { name: 'Checks made' })).toBeVisible();
+  await page.getByLabel('When did it begin?').selectOption({ index: 1 });
+  await expect(page.getByLabel('When did it begin?')).not.toHaveValue('');
+  await page.getByRole('button', { name: 'I know what it is' }).click();
+  await page.getByLabel(/^Cause/).selectOption({ label: 'none of these: in my own words' });
+  await page.getByRole('button', { name: 'Close this fault' }).click();
+  await expect(page.getByText(/Say what it was/)).toBeVisible();
+  await page.getByLabel(/^Cause/).selectOption({ index: 0 });
+  await page.getByLabel('What you did').fill('a new needle');
+  await page.getByRole('radio', { name: 'yes' }).click();
+  await page.getByRole('button', { name: 'Close this fault' }).click();
+  await expect(page.getByText('This studio’s causes are learned from it.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'It is back: open it again' }).click();
+  await expect(likely).toBeVisible();
+});
