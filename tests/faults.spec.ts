@@ -43,3 +43,27 @@ test('a fault’s cause in a few checks, closed with what helped, and learned fr
   await page.getByRole('button', { name: 'It is back: open it again' }).click();
   await expect(likely).toBeVisible();
 });
+
+test('the fault book: narrowed by the address, counted against what was sewn, from a bar to its faults, out as CSV', async ({
+  page,
+}) => {
+  await page.goto('/faults');
+  await expect(page.getByRole('heading', { name: 'Fault book' })).toBeVisible();
+  await expectAccessible(page);
+  const rates = page.getByRole('region', { name: 'Rates by top thread' });
+  const rows = page.getByRole('region', { name: 'Faults' }).getByRole('row');
+  const all = await rows.count();
+  await rates.getByRole('link').first().click();
+  await expect(page).toHaveURL(/of=/);
+  await expect(page.getByRole('link', { name: 'Show all' })).toBeVisible();
+  expect(await rows.count()).toBeLessThanOrEqual(all);
+  await page.getByRole('link', { name: 'Show all' }).click();
+  await page.getByLabel('Counted by').selectOption('technique');
+  await page.getByLabel('Quilt, client, thread or note').fill('no such quilt %');
+  await page.getByRole('button', { name: 'Narrow' }).click();
+  await expect(page.getByText('No fault like that')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Rates by technique' })).toBeVisible();
+  const csv = await (await page.request.get('/faults/file')).text();
+  expect(csv.split('\r\n')[0]).toContain('When,Quilt,Client,Zone');
+  expect(csv.split('\r\n').length).toBeGreaterThan(3);
+});

@@ -121,7 +121,7 @@ export const undoImported = (
   );
 
 /** What a spreadsheet may run: behind blanks and line breaks too, and in full width. */
-const FORMULA = /^[\s\u0000-\u001f]*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r]/;
+export const FORMULA = /^[\s\u0000-\u001f]*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r]/;
 const fixed = (n: number | null, digits = 3) => (n === null ? '' : String(Number(n.toFixed(digits))));
 
 /** The rows of a kind as the columns of our own files. */

@@ -17,3 +17,6 @@ create table fault_evidence (
   by_person uuid not null default acting_person() references person (id)
 );
 create index fault_evidence_closed on fault_evidence (closed_at) where closed_at is not null;
+-- The book of all faults: newest first, and by sign.
+create index fault_noticed on fault (noticed_at desc);
+create index fault_symptom_sign on fault_symptom (symptom);

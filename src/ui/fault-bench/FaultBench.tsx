@@ -188,6 +188,20 @@ export function FaultBench({
   );
 }
 
+/** What of this set-up speaks for a cause, and what against it; each said once. */
+function whyHere(reasons: FoundCause['reasons']): string {
+  const side = (holds: (m: number) => boolean) => [
+    ...new Set(reasons.filter((r) => holds(r.multiply)).map((r) => r.why)),
+  ];
+  const [plus, minus] = [side((m) => m >= 1), side((m) => m < 1)];
+  return [
+    plus.length > 0 && `Speaks for it: ${plus.slice(0, 2).join(', ')}.`,
+    minus.length > 0 && `Against it: ${minus.slice(0, 1).join(', ')}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
 /** The first causes with their chance, and what in this set-up speaks for them. */
 function Causes({ found, episodes }: { found: readonly FoundCause[]; episodes: number }) {
   return (
@@ -213,10 +227,7 @@ function Causes({ found, episodes }: { found: readonly FoundCause[]; episodes: n
             <p className="text-13 text-ink2">
               {c.stopWork && <b className="text-madder">Do not sew on before this is settled. </b>}
               {c.technician && 'A trained technician’s work. '}
-              {c.reasons
-                .slice(0, 2)
-                .map((r) => `${r.multiply >= 1 ? 'for it' : 'against it'}: ${r.why}`)
-                .join('; ')}
+              {whyHere(c.reasons)}
               {c.episodes > 0 && ` Found ${c.episodes} ${c.episodes === 1 ? 'time' : 'times'} here.`}
             </p>
           </li>
@@ -338,10 +349,10 @@ function Told({
         <h3 className="text-[17px]">When and where it shows</h3>
         <div className="mt-1 grid gap-2 sm:grid-cols-2">
           {questions.map((q) => (
-            <label key={q.id} className="grid">
+            <label key={q.id} className="grid min-w-0">
               <span className="text-13 text-ink2">{q.label}</span>
               <select
-                className={select}
+                className={`${select} w-full min-w-0`}
                 disabled={pending}
                 value={evidence.facts[q.id] ?? ''}
                 onChange={(e) => {

@@ -9,4 +9,5 @@ export const PLACES: readonly Place[] = [
   { href: '/calendar', label: 'Calendar' },
   { href: '/shelf', label: 'Thread shelf' },
   { href: '/workroom', label: 'Workroom' },
+  { href: '/faults', label: 'Fault book' },
 ];

@@ -1,0 +1,191 @@
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { faultRates } from '@/core/faults/rates';
+import { causes } from '@/core/faults/knowledge';
+import { FAULT_STATES } from '@/core/fields/lists';
+import { learned } from '@/core/source/known';
+import { battings } from '@/core/tables/battings';
+import { fabrics } from '@/core/tables/fabrics';
+import { symptoms } from '@/core/tables/symptoms';
+import { techniques } from '@/core/tables/techniques';
+import { RATED_BY, type RatedBy, readBook, readTallies, readTimeLost } from '@/data/fault-book';
+import { db } from '@/data/sql';
+import { RateBars } from '@/ui/fault-bench/RateBars';
+import { ButtonLink } from '@/ui/kit/Button';
+import { Empty } from '@/ui/kit/Empty';
+import { HeadRow } from '@/ui/kit/HeadRow';
+import { Sourced } from '@/ui/kit/Sourced';
+import { addressOf, type BookQuery, filterOf } from './filter';
+
+export const metadata = { title: 'Fault book' };
+const SHOWN = 100;
+const STATE_WORD = { open: 'open', mended: 'mended', left: 'left as it is' } as const;
+const BY_WORD: Record<RatedBy, string> = {
+  thread: 'top thread',
+  line: 'thread line',
+  needle: 'needle',
+  fabric: 'cloth',
+  batting: 'batting',
+  technique: 'technique',
+  machine: 'machine',
+};
+const labelOf = (by: RatedBy, id: string, label: string): string =>
+  (by === 'fabric' && fabrics.find(id)?.label) ||
+  (by === 'batting' && battings.find(id)?.label) ||
+  (by === 'technique' && techniques.find(id)?.label) ||
+  label;
+
+/** All faults of all quilts: narrowed by the address, and counted against what was sewn. */
+export default async function FaultBookPage({ searchParams }: { searchParams: Promise<BookQuery> }) {
+  const filter = filterOf(await searchParams);
+  const [found, tallies, lost] = await Promise.all([
+    readBook(db(), filter, SHOWN),
+    readTallies(db(), filter.by),
+    readTimeLost(db()),
+  ]);
+  const all = tallies.reduce(
+    (sum, t) => ({ faults: sum.faults + t.faults, stitches: sum.stitches + t.stitches }),
+    { faults: 0, stitches: 0 },
+  );
+  const rates = faultRates({ tallies, all });
+  const bars = tallies
+    .flatMap((t) => {
+      const rate = rates.get(t.id);
+      return rate
+        ? [{ ...rate, label: labelOf(filter.by, t.id, t.label), faults: t.faults, stitches: t.stitches }]
+        : [];
+    })
+    .sort((a, b) => b.per100k - a.per100k);
+  const rows = found.slice(0, SHOWN);
+  const narrowed = filter.words !== '' || filter.sign !== null || filter.state !== null || filter.of !== null;
+  const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
+  return (
+    <div className="px-6 pt-4 pb-10">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h1 className="text-24">Fault book</h1>
+        <p className="flex-1 text-ink2">
+          {all.faults} faults counted over {Math.round(all.stitches / 1000)} thousand stitches
+          {lost.closed > 0 && `; ${lost.closed} closed on the bench took ${Math.round(lost.minutes)} minutes`}
+        </p>
+        <ButtonLink look="quiet" href={addressOf(filter, {}, '/faults/file')}>
+          As CSV
+        </ButtonLink>
+      </div>
+      <form
+        role="search"
+        aria-label="Narrow the book"
+        className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
+      >
+        <input
+          name="q"
+          defaultValue={filter.words}
+          aria-label="Quilt, client, thread or note"
+          placeholder="Quilt, client, thread or note"
+          className={`${control} w-64`}
+        />
+        <select
+          name="sign"
+          aria-label="Sign"
+          defaultValue={filter.sign ?? ''}
+          className={`${control} max-w-[240px]`}
+        >
+          <option value="">every sign</option>
+          {symptoms.rows.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.label}
+            </option>
+          ))}
+        </select>
+        <select name="state" aria-label="State" defaultValue={filter.state ?? ''} className={control}>
+          <option value="">every state</option>
+          {FAULT_STATES.map((s) => (
+            <option key={s} value={s}>
+              {STATE_WORD[s]}
+            </option>
+          ))}
+        </select>
+        <select name="by" aria-label="Counted by" defaultValue={filter.by} className={control}>
+          {RATED_BY.map((b) => (
+            <option key={b} value={b}>
+              by {BY_WORD[b]}
+            </option>
+          ))}
+        </select>
+        <button
+          type="submit"
+          className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
+        >
+          Narrow
+        </button>
+        {narrowed && (
+          <Link
+            className="min-h-11 content-center text-indigo hover:underline"
+            href={addressOf(filter, { words: '', sign: null, state: null, of: null })}
+          >
+            Show all
+          </Link>
+        )}
+      </form>
+      <div className="mt-3 grid gap-x-8 gap-y-5 xl:grid-cols-[440px_minmax(0,1fr)]">
+        <section aria-label={`Rates by ${BY_WORD[filter.by]}`}>
+          <h2 className="text-[17px]">Faults in 100 000 stitches, by {BY_WORD[filter.by]}</h2>
+          {bars.length === 0 ? (
+            <p className="mt-1 text-ink2">Nothing is sewn yet that faults could be counted against.</p>
+          ) : (
+            <>
+              <RateBars bars={bars.map((b) => ({ ...b, href: addressOf(filter, { of: b.id }) }))} />
+              <p className="mt-1 text-13 text-ink2">
+                The line is the range nine times in ten; the upright mark the studio’s own mean,{' '}
+                <Sourced of={learned(null)}>{bars[0]!.mean.toFixed(1)}</Sourced>. Where ranges overlap, none
+                is better.
+              </p>
+            </>
+          )}
+        </section>
+        <section aria-label="Faults">
+          {rows.length === 0 ? (
+            <Empty title={narrowed ? 'No fault like that' : 'No fault noted yet'}>
+              {narrowed
+                ? 'Widen the search, or show all.'
+                : 'Note a fault where it happens, with F on a quilt’s page or at the Stand; here they are counted.'}
+            </Empty>
+          ) : (
+            <table className="w-full">
+              <HeadRow names={['When', 'Seen', 'Quilt', 'Thread', 'What it was', 'State']} />
+              <tbody>
+                {rows.map((f) => (
+                  <tr key={f.id} className="border-t align-top">
+                    <td className="py-2 pr-3 whitespace-nowrap">{format(f.noticedAt, 'd MMM yy')}</td>
+                    <td className="py-2 pr-3">
+                      <Link
+                        className="font-semibold text-indigo hover:underline"
+                        href={`/quilts/${f.quiltId}/faults/${f.id}`}
+                      >
+                        {f.symptoms.map((s) => symptoms.find(s)?.label ?? s).join(', ') || `Fault ${f.n}`}
+                      </Link>
+                    </td>
+                    <td className="py-2 pr-3">
+                      {f.quilt}
+                      {f.zone && <span className="text-ink2">, {f.zone}</span>}
+                    </td>
+                    <td className="py-2 pr-3">{f.thread ?? 'not known'}</td>
+                    <td className="py-2 pr-3">
+                      {f.cause ? causes.find(f.cause)?.label : f.ownCause}
+                      {f.remedy && <span className="block text-13 text-ink2">{f.remedy}</span>}
+                    </td>
+                    <td className="py-2 pr-3 whitespace-nowrap">{STATE_WORD[f.status]}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          {found.length > SHOWN && (
+            <p className="mt-2 text-ink2">
+              The newest {SHOWN} are shown: narrow the book to see others, or take all as CSV.
+            </p>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
