@@ -11,7 +11,6 @@ import { techniques } from '@/core/tables/techniques';
 import { RATED_BY, type RatedBy, readBook, readTallies, readTimeLost } from '@/data/fault-book';
 import { db } from '@/data/sql';
 import { RateBars } from '@/ui/fault-bench/RateBars';
-import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
@@ -67,9 +66,13 @@ export default async function FaultBookPage({ searchParams }: { searchParams: Pr
           {all.faults} faults counted over {Math.round(all.stitches / 1000)} thousand stitches
           {lost.closed > 0 && `; ${lost.closed} closed on the bench took ${Math.round(lost.minutes)} minutes`}
         </p>
-        <ButtonLink look="quiet" href={addressOf(filter, {}, '/faults/file')}>
+        <a
+          download
+          href={addressOf(filter, {}, '/faults/file')}
+          className="inline-flex min-h-11 items-center rounded border border-rule px-4 font-semibold"
+        >
           As CSV
-        </ButtonLink>
+        </a>
       </div>
       <form
         role="search"
