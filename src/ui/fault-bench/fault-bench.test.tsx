@@ -1,0 +1,197 @@
+import { render, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import * as actions from '@/actions/server';
+import type { Fault } from '@/data/types';
+import { lastSent, refuseNext } from '@/ui/testing/studio';
+import { type BenchEvidence, FaultBench, type FoundCause } from './FaultBench';
+import { RateBars } from './RateBars';
+
+const fault: Fault = {
+  id: 'f',
+  quiltId: 'q',
+  zoneId: 'z',
+  zoneLetter: 'C',
+  n: 7,
+  xIn: null,
+  yIn: null,
+  pass: 3,
+  direction: null,
+  note: '',
+  status: 'open',
+  noticedAt: new Date('2026-11-26T09:00:00Z'),
+  version: 1,
+  symptoms: ['skipped'],
+};
+const evidence: BenchEvidence = {
+  absent: [],
+  facts: {},
+  done: [],
+  cause: null,
+  ownCause: '',
+  remedy: '',
+  helped: null,
+  minutesLost: null,
+  closedAt: null,
+  leftOut: false,
+  version: 2,
+};
+const cause = (id: string, p: number, part: Partial<FoundCause> = {}): FoundCause => ({
+  id,
+  label: `Cause ${id}`,
+  p,
+  remedy: [`Do ${id}`],
+  confirm: 'it is gone',
+  stopWork: false,
+  technician: false,
+  reasons: [],
+  episodes: 0,
+  ...part,
+});
+const check = (id: string) => ({
+  id,
+  label: `Check ${id}`,
+  minutes: 2,
+  tools: ['light'],
+  steps: ['Look'],
+  outcomes: [
+    { id: 'ok', label: 'All right' },
+    { id: 'bad', label: 'Not right' },
+  ],
+});
+const bench = (part: Partial<React.ComponentProps<typeof FaultBench>> = {}) =>
+  render(
+    <FaultBench
+      fault={fault}
+      evidence={evidence}
+      resolved={false}
+      found={[
+        cause('a', 0.999, {
+          reasons: [
+            { why: 'worn', multiply: 2 },
+            { why: 'worn', multiply: 2 },
+            { why: 'short', multiply: 0.5 },
+          ],
+        }),
+        cause('b', 0.2, { stopWork: true, technician: true, episodes: 2 }),
+        ...['c', 'd', 'e', 'g'].map((id) => cause(id, 0.001)),
+      ]}
+      next="one"
+      checks={[check('one'), check('two')]}
+      signs={[
+        { id: 'skipped', label: 'Skipped stitches' },
+        { id: 'loops', label: 'Loops' },
+      ]}
+      questions={[
+        { id: 'onset', label: 'When did it begin?', answers: [{ id: 'sudden', label: 'suddenly' }] },
+      ]}
+      causes={[
+        { id: 'a', label: 'Cause a' },
+        { id: 'rare', label: 'Cause rare' },
+      ]}
+      setup={[{ label: 'stitches per inch', value: '11' }]}
+      remedies={[{ remedy: 'a net', tried: 5, helped: 4 }]}
+      episodes={0}
+      {...part}
+    />,
+  );
+
+test('five causes with their chances, never certain, each reason once', () => {
+  bench();
+  const items = within(screen.getByRole('region', { name: 'Likely causes' })).getAllByRole('listitem');
+  expect(items).toHaveLength(5);
+  expect(items[0]).toHaveTextContent('99 %');
+  expect(items[0]).toHaveTextContent('Speaks for it: worn. Against it: short.');
+  expect(items[1]).toHaveTextContent(/Do not sew on before this is settled.*technician.*Found 2 times here/);
+  expect(items[4]).toHaveTextContent('1 %');
+});
+
+test('an outcome, a question, a sign: each is sent with all that was answered before', async () => {
+  bench({ evidence: { ...evidence, facts: { onset: 'sudden' } } });
+  await userEvent.click(screen.getByRole('button', { name: 'Not right' }));
+  expect(lastSent(actions.answerFaultAction)).toMatchObject({
+    faultId: 'f',
+    version: 2,
+    seen: ['skipped'],
+    facts: { onset: 'sudden' },
+    done: [{ check: 'one', outcome: 'bad' }],
+  });
+  await waitFor(() => expect(screen.getByLabelText('Looked, not there')).toBeEnabled());
+  await userEvent.selectOptions(screen.getByLabelText('Looked, not there'), 'Loops');
+  expect(lastSent(actions.answerFaultAction)).toMatchObject({ absent: ['loops'] });
+  await waitFor(() => expect(screen.getByLabelText('When did it begin?')).toBeEnabled());
+  await userEvent.selectOptions(screen.getByLabelText('When did it begin?'), 'cannot say');
+  expect(lastSent(actions.answerFaultAction)).toMatchObject({ facts: {} });
+});
+
+test('any check can be taken instead', async () => {
+  bench();
+  await userEvent.selectOptions(screen.getByLabelText('I would rather check'), 'Check two');
+  expect(screen.getByRole('heading', { name: 'Check two' })).toBeVisible();
+  await userEvent.click(screen.getByRole('button', { name: 'All right' }));
+  expect(lastSent(actions.answerFaultAction)).toMatchObject({ done: [{ check: 'two', outcome: 'ok' }] });
+});
+
+test('closed with its cause, what was done and whether it held; a refusal stands at its field', async () => {
+  bench({ resolved: true });
+  expect(screen.getByRole('heading', { name: 'It is gone. What was it?' })).toBeVisible();
+  expect(screen.getByText(/“a net” helped 4 of 5 times/)).toBeVisible();
+  await userEvent.selectOptions(screen.getByLabelText('Cause'), 'none of these: in my own words');
+  refuseNext(actions.closeFaultAction, 'ownCause', 'Say what it was.');
+  await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
+  expect(await screen.findByText('Say what it was.')).toBeVisible();
+  await userEvent.type(screen.getByLabelText(/^What it was/), 'a draught');
+  await userEvent.type(screen.getByLabelText(/^What you did/), 'shut the door');
+  await userEvent.type(screen.getByLabelText('Minutes it took'), '12,5');
+  await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
+  expect(lastSent(actions.closeFaultAction)).toMatchObject({
+    cause: null,
+    ownCause: 'a draught',
+    remedy: 'shut the door',
+    helped: true,
+    minutesLost: 12.5,
+  });
+});
+
+test('a closed one tells what it was, and is opened again or left out', async () => {
+  bench({
+    evidence: {
+      ...evidence,
+      cause: 'rare',
+      remedy: 'a net',
+      helped: true,
+      minutesLost: 9,
+      closedAt: new Date(),
+    },
+  });
+  const was = screen.getByRole('region', { name: 'What it was' });
+  expect(was).toHaveTextContent(/Cause rare.*a net\. A pass was sewn on without it\. It took 9 minutes/);
+  await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
+  expect(lastSent(actions.reopenFaultAction)).toMatchObject({ act: 'leave out', version: 2 });
+  await waitFor(() =>
+    expect(screen.getByRole('button', { name: 'It is back: open it again' })).toBeEnabled(),
+  );
+  await userEvent.click(screen.getByRole('button', { name: 'It is back: open it again' }));
+  expect(lastSent(actions.reopenFaultAction)).toMatchObject({ act: 'open' });
+});
+
+test('rates: what the ranges part from the mean is worded, the rest is not', () => {
+  const bar = (id: string, differs: 'worse' | 'better' | 'unsure') => ({
+    id,
+    label: `Thread ${id}`,
+    per100k: 4,
+    low: 2,
+    high: 7,
+    mean: 3,
+    differs,
+    faults: 4,
+    stitches: 100_000,
+    href: `/faults?of=${id}`,
+  });
+  render(<RateBars bars={[bar('a', 'worse'), bar('b', 'better'), bar('c', 'unsure')]} />);
+  const [a, b, c] = screen.getAllByRole('link');
+  expect(a).toHaveTextContent('more than usual');
+  expect(b).toHaveTextContent('fewer than usual');
+  expect(c).not.toHaveTextContent('usual');
+  expect(a).toHaveAttribute('href', '/faults?of=a');
+  expect(screen.getAllByRole('img', { name: '4.0, between 2.0 and 7.0' })).toHaveLength(3);
+});

@@ -1,0 +1,62 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import * as actions from '@/actions/server';
+import type { Machine, Yarn } from '@/data/types';
+import { lastSent, refuseNext } from '@/ui/testing/studio';
+import { YarnBench } from './YarnBench';
+
+const kelp: Yarn = {
+  id: 'kelp',
+  name: 'Kelp bouclé',
+  hex: '#5d6b4f',
+  diameterMm: 3.2,
+  skeinM: 45,
+  skeins: 2.5,
+  place: 'basket',
+  price: null,
+  notes: '',
+  version: 3,
+};
+const machine = { id: 'm', name: 'Long one', couchingHoleMm: 3 } as Machine;
+
+test('how thick, how much is here, and whether the foot takes it', () => {
+  render(
+    <YarnBench
+      yarns={[kelp, { ...kelp, id: 'thin', name: 'Twine', diameterMm: 1.6, skeinM: null, skeins: 1 }]}
+      machines={[machine]}
+    />,
+  );
+  const [, first, second] = screen.getAllByRole('row');
+  expect(first).toHaveTextContent(
+    /3\.2 mm.*8 turns to the inch.*2\.5 skeins, 113 m.*too thick for Long one, whose hole is 3 mm/,
+  );
+  expect(second).toHaveTextContent(/1 skein.*runs through on Long one/);
+});
+
+test('the empty shelf teaches how a yarn is measured', () => {
+  render(<YarnBench yarns={[]} machines={[]} />);
+  expect(screen.getByText(/Wind it round a ruler/)).toBeVisible();
+});
+
+test('a thickness in turns is told in millimetres, and sent so', async () => {
+  render(<YarnBench yarns={[kelp]} machines={[]} />);
+  await userEvent.click(screen.getByRole('button', { name: 'Add a yarn' }));
+  const dialog = await screen.findByRole('dialog');
+  await userEvent.type(within(dialog).getByLabelText(/^Name/), 'Foam');
+  const thick = within(dialog).getByLabelText(/^Thickness/);
+  await userEvent.clear(thick);
+  await userEvent.type(thick, '10 turns');
+  expect(within(dialog).getByRole('status')).toHaveTextContent('10 turns is 2.54 mm.');
+  refuseNext(actions.keepYarnAction, 'name', 'Another already has this name.');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));
+  expect(await within(dialog).findByText('Another already has this name.')).toBeVisible();
+  expect(lastSent(actions.keepYarnAction)).toMatchObject({ name: 'Foam', diameterMm: 2.54, version: 0 });
+});
+
+test('one is changed with its version', async () => {
+  render(<YarnBench yarns={[kelp]} machines={[]} />);
+  await userEvent.click(screen.getByRole('button', { name: 'Change Kelp bouclé' }));
+  const dialog = await screen.findByRole('dialog');
+  await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));
+  expect(lastSent(actions.keepYarnAction)).toMatchObject({ id: 'kelp', version: 3, skeins: 2.5 });
+});
