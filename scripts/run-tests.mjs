@@ -1,5 +1,5 @@
 // Every check and test in turn, and a closing line that counts them.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -25,8 +25,19 @@ function check(name, ok) {
   count(ok ? 1 : 0, ok ? 0 : 1);
 }
 
-for (const name of ['format', 'lint', 'types', 'floors', 'unused'])
-  check(name, run('npm', ['run', '-s', name]));
+/** One check after the other, its words told once it is through. */
+async function inTurn(names) {
+  for (const name of names) {
+    const child = spawn('npm', ['run', '-s', name], { stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    child.stdout.on('data', (d) => (said += d));
+    child.stderr.on('data', (d) => (said += d));
+    const code = await new Promise((r) => child.once('close', r));
+    process.stdout.write(said);
+    check(name, code === 0);
+  }
+}
+await Promise.all([inTurn(['format', 'lint']), inTurn(['types', 'floors', 'unused'])]);
 
 const unit = run('node_modules/.bin/jest', ['--json', `--outputFile=${join(out, 'unit.json')}`, '--silent']);
 const jest = read('unit.json');

@@ -57,7 +57,7 @@ export function StandBench({
   needle: { nm: number; stitches: number; worn: number; life: number } | null;
   map: React.ReactNode;
 }) {
-  const { entries, log, outbox, storeFails, forget } = useLog(quilt.id, first, cursor);
+  const { entries, log, outbox, writing, storeFails, forget } = useLog(quilt.id, first, cursor);
   const state = useMemo(() => standState(steps, sewnBefore, entries), [steps, sewnBefore, entries]);
   // The needle's stitches as they were when the page came, and what is sewn since.
   const [sewnAtFirst] = useState(() => standState(steps, sewnBefore, first).needleStitches);
@@ -217,7 +217,7 @@ export function StandBench({
       act: () => setPostureAt(sinceRest),
       label: 'Done',
     });
-  const waiting = outbox.waiting.length;
+  const waiting = outbox.waiting.length + writing;
 
   return (
     <Screen>

@@ -11,6 +11,8 @@ export function useLog(quiltId: string, first: readonly LogEntry[], cursor: numb
   const [known, setKnown] = useState(() => new Map(first.map((e) => [e.id, e])));
   const [outbox, setOutbox] = useState<Outbox>(NOTHING);
   const [storeFails, setStoreFails] = useState(false);
+  /** Entries that are being written on this device just now. */
+  const [writing, setWriting] = useState(0);
 
   useEffect(() => watchOutbox(setOutbox), []);
   useEffect(() => {
@@ -38,7 +40,10 @@ export function useLog(quiltId: string, first: readonly LogEntry[], cursor: numb
     (kind: LogKind, part: Partial<LogEntry> = {}): string => {
       const entry: LogEntry = { id: uuidv7(), quiltId, kind, at: new Date().toISOString(), ...part };
       setKnown((now) => new Map(now).set(entry.id, entry));
-      write(entry).catch(() => setStoreFails(true));
+      setWriting((n) => n + 1);
+      write(entry)
+        .catch(() => setStoreFails(true))
+        .finally(() => setWriting((n) => n - 1));
       return entry.id;
     },
     [quiltId],
@@ -49,5 +54,5 @@ export function useLog(quiltId: string, first: readonly LogEntry[], cursor: numb
     for (const r of outbox.refused) all.delete(r.id);
     return [...all.values()];
   }, [known, outbox, quiltId]);
-  return { entries, log, outbox, storeFails, forget };
+  return { entries, log, outbox, writing, storeFails, forget };
 }
