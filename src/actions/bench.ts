@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, ValidateNested } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { CURE_OUTCOMES, type CureKind, type CureOutcome, CURES } from '@/core/fields/lists';
-import { amendRound, insertCure, insertTrial, updateTrial } from '@/data/bench';
+import { amendRound, insertCure, insertTrial, knowsCones, updateTrial } from '@/data/bench';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { EachId, FormKey, Id, Maybe, Num, OneOf, Text, Version, Whole, Yes } from './rules';
@@ -89,8 +89,8 @@ export const beginTrial = (context: Context, input: unknown): Promise<Result<{ i
     BeginTrial,
     input,
     async (tx, { zoneId, coneIds, note }) => {
-      const known = await tx`select id from cone where id in ${tx(coneIds)}`;
-      if (known.length !== coneIds.length) return refuse('A thread is not on the shelf any more.', 'coneIds');
+      if (!(await knowsCones(tx, coneIds)))
+        return refuse('A thread is not on the shelf any more.', 'coneIds');
       const id = uuidv7();
       await insertTrial(tx, { id, zoneId, coneIds, note: note?.trim() ?? '' });
       return done({ id });

@@ -6,17 +6,11 @@ import { causes, checks } from '@/core/faults/knowledge';
 import { setupFactsOf } from '@/core/faults/setup-facts';
 import { symptoms } from '@/core/tables/symptoms';
 import { techniques } from '@/core/tables/techniques';
-import {
-  type FaultRecordOf,
-  readEpisodes,
-  readEvidence,
-  readRemedies,
-  writeEvidence,
-} from '@/data/fault-evidence';
+import { readEpisodes, readEvidence, readRemedies, writeEvidence } from '@/data/fault-evidence';
 import { readFault, replaceSymptoms, setFaultState } from '@/data/faults';
 import { readFittedIn } from '@/data/needles';
 import type { Sql } from '@/data/sql';
-import type { Fault } from '@/data/types';
+import type { Fault, FaultRecordOf } from '@/data/types';
 import type { Context } from './context';
 import type { QuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, IsArray, IsISO8601 } from 'class-validator';
+import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601 } from 'class-validator';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { NEEDLE_SIZES, EYES, POINTS, type Eye, type Point } from '@/core/tables/needles';
 import { needleLife } from '@/core/needle/life';
@@ -87,30 +87,12 @@ export async function keepEntries(
   return { kept, refused, now: new Date().toISOString() };
 }
 
-const FIELDS = new Set<string>([
-  'id',
-  'kind',
-  'quiltId',
-  'at',
-  'pass',
-  'thread',
-  'stabilise',
-  'minutes',
-  'widthIn',
-  'nm',
-  'eye',
-  'point',
-  'symptoms',
-  'zoneId',
-  'xIn',
-  'yIn',
-  'direction',
-  'severity',
-  'faultId',
-  'note',
-  'away',
-  'undoes',
-]);
+/** The fields an entry has a rule for. */
+const FIELDS = new Set(
+  getMetadataStorage()
+    .getTargetValidationMetadatas(Entry, '', false, false)
+    .map((m) => m.propertyName),
+);
 /** What another program may call the entry that is taken back. */
 const UNDOES = ['of', 'entry', 'entryId', 'target', 'undone'] as const;
 

@@ -46,3 +46,9 @@ export async function amendRound(
     where id = ${id} returning id`;
   return rows.length === 1;
 }
+
+/** Whether every one of these cones is known. */
+export async function knowsCones(sql: Sql, ids: readonly string[]): Promise<boolean> {
+  const rows = await sql`select id from cone where id in ${sql(ids as string[])}`;
+  return rows.length === ids.length;
+}

@@ -1,20 +1,6 @@
 import type { FaultEpisode } from '@/core/faults/diagnose';
 import type { Sql } from './sql';
-
-/** What was answered of a fault, and what it was found to be. */
-export interface FaultRecordOf {
-  absent: string[];
-  facts: Record<string, string>;
-  done: { check: string; outcome: string }[];
-  cause: string | null;
-  ownCause: string;
-  remedy: string;
-  helped: boolean | null;
-  minutesLost: number | null;
-  closedAt: Date | null;
-  leftOut: boolean;
-  version: number;
-}
+import type { FaultRecordOf } from './types';
 
 export async function readEvidence(sql: Sql, faultId: string): Promise<FaultRecordOf> {
   const [row] = await sql<FaultRecordOf[]>`

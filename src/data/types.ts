@@ -438,3 +438,18 @@ export interface ColourTrial {
   at: Date;
   version: number;
 }
+
+/** What was answered of a fault, and what it was found to be. */
+export interface FaultRecordOf {
+  absent: string[];
+  facts: Record<string, string>;
+  done: { check: string; outcome: string }[];
+  cause: string | null;
+  ownCause: string;
+  remedy: string;
+  helped: boolean | null;
+  minutesLost: number | null;
+  closedAt: Date | null;
+  leftOut: boolean;
+  version: number;
+}

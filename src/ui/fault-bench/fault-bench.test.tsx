@@ -1,9 +1,10 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
-import type { Fault } from '@/data/types';
+import type { Fault, FaultRecordOf } from '@/data/types';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
-import { type BenchEvidence, FaultBench, type FoundCause } from './FaultBench';
+import { FaultBench } from './FaultBench';
+import type { FoundCause } from './shown';
 import { RateBars } from './RateBars';
 
 const fault: Fault = {
@@ -22,7 +23,7 @@ const fault: Fault = {
   version: 1,
   symptoms: ['skipped'],
 };
-const evidence: BenchEvidence = {
+const evidence: FaultRecordOf = {
   absent: [],
   facts: {},
   done: [],
