@@ -19,7 +19,7 @@ import { importFile } from '@/actions/exchange';
 import { zoneRequest } from '@/actions/match-sources';
 import { readCardSources } from '@/actions/setups';
 import { connect, db } from '@/data/sql';
-import { tenYears } from './ten-years';
+import { manyFaults, tenYears } from './ten-years';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
 const at = (sorted: number[], p: number) =>
@@ -215,9 +215,18 @@ async function bench() {
     await large(env.DATABASE_URL);
     const at = `/quilts/${quilt.id}`;
     const inYears = ['/', '/calendar', '/shelf', '/find?q=har', '/workroom/preferences'].concat(
-      ['match', 'match/whole', 'match/colours', 'match/density', 'test', 'quilt', 'take-in'].map(
-        (p) => `${at}/${p}`,
-      ),
+      ['/faults', '/faults?part=since', '/faults?q=har&sign=skipped', '/record'],
+      [
+        'match',
+        'match/whole',
+        'match/colours',
+        'match/density',
+        'test',
+        'quilt',
+        'take-in',
+        'stand',
+        'hand-back',
+      ].map((p) => `${at}/${p}`),
     );
     const growing = connect(env.DATABASE_URL, 1);
     let copies = 0;
@@ -225,6 +234,8 @@ async function bench() {
       const t = performance.now();
       await tenYears(growing, until - copies, copies + 1);
       copies = until;
+      // At the end a hundred thousand faults.
+      if (until === 640) await manyFaults(growing, 6);
       const [n] =
         await growing`select (select count(*) from quilt) as quilts, (select count(*) from fault) as faults,
         (select count(*) from step_sewn) as steps, (select count(*) from cone) as cones`;

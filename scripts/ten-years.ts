@@ -14,7 +14,12 @@ const COPIED = [
   'stitches_sewn',
   'fault',
   'fault_symptom',
+  'fault_evidence',
+  'hand_back',
 ];
+
+/** When things happened: spread over the years with their quilts. */
+const WHEN = new Set(['step_sewn.at', 'stitches_sewn.at', 'fault.noticed_at', 'fault_evidence.closed_at']);
 
 /** Copies every quilt so many times; the copies are long sewn and handed back. */
 export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Promise<void> {
@@ -48,7 +53,9 @@ export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Pr
                 ? `'hand-back'`
                 : table === 'quilt' && c === 'on_frame_since'
                   ? 'null'
-                  : `t.${c}`;
+                  : WHEN.has(`${table}.${c}`)
+                    ? `t.${c} - make_interval(days => g % 3600)`
+                    : `t.${c}`;
       const of =
         table === 'quilt'
           ? 't.id in (select id from originals)'
@@ -64,6 +71,33 @@ export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Pr
          select ${columns.map(value).join(', ')} from ${table} t, generate_series(${first}, ${first + copies - 1}) g where ${of}`,
       );
     }
+    await tx`
+      insert into hand_back (quilt_id, came_to)
+      select id, '{"predictedMin":480,"minutes":510,"timedSteps":12,"steps":12,"plannedM":640,"usedM":655,"stitches":70000,"faults":3,"minutesLost":9}'::jsonb
+      from quilt where handed_back_on is not null on conflict (quilt_id) do nothing`;
+  });
+  await sql`analyze`;
+}
+
+/** Notes every fault of quilts handed back so many times more. */
+export async function manyFaults(sql: postgres.Sql, times: number): Promise<void> {
+  const columns = (
+    await sql<{ name: string }[]>`
+      select column_name as name from information_schema.columns where table_name = 'fault' and column_name not in ('id', 'n')
+      order by ordinal_position`
+  ).map((c) => `"${c.name}"`);
+  const anew = `md5(f.id::text || k)::uuid`;
+  await sql.begin(async (tx) => {
+    await tx.unsafe(`create temp table first on commit drop as
+      select f.* from fault f join quilt q on q.id = f.quilt_id where q.handed_back_on is not null`);
+    await tx.unsafe(
+      `insert into fault (id, n, ${columns.join(', ')}) select ${anew}, f.n + 1000 * k, ${columns.map((c) => `f.${c}`).join(', ')}
+       from first f, generate_series(1, ${times}) k`,
+    );
+    await tx.unsafe(
+      `insert into fault_symptom (fault_id, symptom) select ${anew}, s.symptom
+       from first f join fault_symptom s on s.fault_id = f.id, generate_series(1, ${times}) k`,
+    );
   });
   await sql`analyze`;
 }

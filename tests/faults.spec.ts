@@ -4,9 +4,18 @@ test('a fault’s cause in a few checks, closed with what helped, and learned fr
   await openQuilt(page, 'Harbour Lights');
   await page.keyboard.press('f');
   await expect(page.getByRole('dialog')).toBeVisible();
-  await page.getByRole('dialog').getByText('Skipped stitches', { exact: true }).click();
-  await page.getByRole('button', { name: 'Note this fault' }).click();
-  await expect(page.getByText(/is noted on Harbour Lights/)).toBeVisible();
+  // Two taps: what, and where.
+  await page.getByRole('dialog').getByRole('button', { name: 'Skipped stitches', exact: true }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('img', { name: /Quilt map/ })
+    .click({ position: { x: 150, y: 120 } });
+  await expect(page.getByRole('heading', { name: /^Fault \d+ is noted/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: '2', exact: true }).click();
+  await page.getByRole('button', { name: 'Over a seam' }).click();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText(/is kept/)).toBeVisible();
   await page
     .getByRole('navigation', { name: /Steps/ })
     .getByRole('link', { name: /^Quilt/ })
@@ -66,4 +75,38 @@ test('the fault book: narrowed by the address, counted against what was sewn, fr
   const csv = await (await page.request.get('/faults/file')).text();
   expect(csv.split('\r\n')[0]).toContain('When,Quilt,Client,Zone');
   expect(csv.split('\r\n').length).toBeGreaterThan(3);
+});
+
+test('the book tells since when, by direction and what cured what', async ({ page }) => {
+  await page.goto('/faults?part=since');
+  const part = (name: string) => page.getByRole('region', { name });
+  await expect(
+    part('Since when')
+      .getByText(/in 100 000 stitches|rate is even/)
+      .first(),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Direction', exact: true }).click();
+  await expect(part('By direction').getByRole('img')).toHaveCount(4);
+  await page.getByRole('link', { name: 'What cured what' }).click();
+  await expect(part('What cured what').getByRole('row', { name: /a net over the cone/ })).toContainText(
+    '1 of 1',
+  );
+  await page.getByLabel('Order').selectOption('dearest');
+  await page.getByRole('button', { name: 'Narrow' }).click();
+  await expect(page).toHaveURL(/sort=dearest.*part=cures|part=cures.*sort=dearest/);
+  await expect(part('Faults').getByRole('row').nth(1)).toContainText('Skipped stitches');
+});
+
+test('on a phone the bench asks one thing a screen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/faults?state=open');
+  await page.getByRole('region', { name: 'Faults' }).getByRole('link').first().click();
+  const likely = page.getByRole('region', { name: 'Likely causes' });
+  await expect(page.getByRole('region', { name: 'Next check' })).toBeVisible();
+  await expect(likely).toBeHidden();
+  await page.getByRole('radio', { name: 'causes' }).click();
+  await expect(likely).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next check' })).toBeHidden();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

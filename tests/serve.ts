@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import postgres from 'postgres';
 
@@ -41,8 +42,12 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
     await sql`drop database if exists ${sql(name)}`;
     await sql`create database ${sql(name)} template ${sql(MADE)}`;
   });
+  return appOn(`${base}/${name}`, more);
+}
+
+/** The built app in front of a database. */
+async function appOn(databaseUrl: string, more: Record<string, string> = {}): Promise<Studio> {
   const port = await freePort();
-  const databaseUrl = `${base}/${name}`;
   const env = {
     ...process.env,
     DATABASE_URL: databaseUrl,
@@ -93,12 +98,49 @@ export async function studioOf(name: string, more: Record<string, string> = {}):
   };
 }
 
+/** A studio on a cluster of its own, whose database can be stopped and started while the app runs. */
+export async function studioOnOwnCluster(): Promise<
+  Studio & { stopDatabase: () => void; startDatabase: () => void; end: () => Promise<void> }
+> {
+  const folder = mkdtempSync('/var/tmp/tidy-spool-outage.');
+  const shell = (line: string, ...args: string[]) => {
+    const ran = spawnSync('bash', ['-c', `. scripts/lib.sh; ${line}`, '_', folder, ...args], {
+      encoding: 'utf8',
+    });
+    if (ran.status !== 0) throw new Error(ran.stdout + ran.stderr);
+    return ran.stdout.trim();
+  };
+  const port = String(await freePort());
+  const startDatabase = () => shell('cluster_start "$1" safe "$2" 9>/dev/null; echo "$PG_URL"', port);
+  const url = startDatabase();
+  const sql = postgres(`${url}/postgres`, { max: 1 });
+  await sql`create database outage`;
+  await sql.end();
+  prepareDemo(`${url}/outage`);
+  const studio = await appOn(`${url}/outage`);
+  const stopDatabase = () => void shell('cluster_stop "$1"');
+  return {
+    ...studio,
+    stopDatabase,
+    startDatabase: () => void startDatabase(),
+    end: async () => {
+      await studio.stop();
+      stopDatabase();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
 /** Makes the demo studio that all tests begin from. */
 export default async function make() {
   const base = await asAdmin((sql) => sql`create database ${sql(MADE)}`);
+  prepareDemo(`${base}/${MADE}`);
+}
+
+function prepareDemo(databaseUrl: string) {
   const env = {
     ...process.env,
-    DATABASE_URL: `${base}/${MADE}`,
+    DATABASE_URL: databaseUrl,
     NODE_ENV: 'production' as const,
     TIDY_SPOOL_DEMO: 'on',
   };

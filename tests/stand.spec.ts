@@ -1,20 +1,7 @@
 import postgres from 'postgres';
 import { v7 as uuidv7 } from 'uuid';
+import { lines, openStand } from './stand';
 import { expect, expectAccessible, test } from './studio';
-
-/** The Stand of a quilt that is on the frame. */
-async function openStand(page: import('@playwright/test').Page, url: string) {
-  const [found] = (await (await page.request.get('/find?q=Harbour%20Lights')).json()) as { id: string }[];
-  await page.goto(`${url}/quilts/${found!.id}/stand`);
-  await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
-  await expect(page.getByText('all kept')).toBeVisible();
-  return found!.id;
-}
-const lines = async (page: import('@playwright/test').Page, quilt: string) =>
-  (await (await page.request.get(`/log?quilt=${quilt}`)).text())
-    .split('\n')
-    .filter(Boolean)
-    .map((l) => JSON.parse(l) as { id: string; kind: string; cursor: number; at: string; note?: string });
 
 test('a step is sewn with the keys, a fault noted in two taps, taken back; the desk sees it', async ({
   page,

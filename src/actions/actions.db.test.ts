@@ -12,6 +12,7 @@ import { readRackView } from './rack';
 import { chooseSetup, readCardSources, setupsForZone } from './setups';
 import { logTest, readSearch } from './tests';
 import type { Result } from './result';
+import { value } from './testing/answers';
 
 const today = new Date('2026-11-25T09:00:00Z');
 let base: Awaited<ReturnType<typeof testDatabase>>;
@@ -21,10 +22,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => base.end());
 
-const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-  return r.value;
-};
 const problems = (r: Result<unknown>) => (r.ok ? [] : r.problems);
 const quiltNamed = async (name: string) =>
   (await base.sql<{ id: string }[]>`select id from quilt where name = ${name}`)[0]!.id;
@@ -233,6 +230,7 @@ describe('noting a fault', () => {
         faultId: f.id,
         version: f.version,
         status: 'left',
+        word: 'not seen from a metre',
       }),
     ).toMatchObject({
       ok: false,

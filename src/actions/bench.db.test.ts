@@ -1,4 +1,3 @@
-import { v7 as uuidv7 } from 'uuid';
 import { CURES } from '@/core/fields/lists';
 import { readCureCounts, readCures, readTrials } from '@/data/bench';
 import { readPastWork } from '@/data/past';
@@ -9,8 +8,8 @@ import { readRounds } from '@/data/tests';
 import { loadDemo } from '@/demo/load';
 import { amend, beginTrial, endTrial, tryCure } from './bench';
 import { thisContext } from './context';
-import type { Result } from './result';
 import { logTest } from './tests';
+import { key, paths, value } from './testing/answers';
 
 let base: Awaited<ReturnType<typeof testDatabase>>;
 let quiltId: string;
@@ -22,13 +21,7 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => base.end());
 
-const key = () => uuidv7();
 const NOWHERE = '00000000-0000-7000-8000-000000000000';
-const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-  return r.value;
-};
-const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
 const setupOf = async (letter: string) => {
   const [z] = await base.sql<{ id: string }[]>`
     select id from zone where quilt_id = ${quiltId} and letter = ${letter}`;

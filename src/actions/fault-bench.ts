@@ -1,17 +1,16 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsObject, ValidateNested } from 'class-validator';
-import { type Diagnosis, diagnose, faultBook, type FaultEvidence } from '@/core/faults/diagnose';
+import { type Diagnosis, diagnose, type FaultEvidence } from '@/core/faults/diagnose';
 import { causes, checks } from '@/core/faults/knowledge';
-import { setupFactsOf } from '@/core/faults/setup-facts';
 import { symptoms } from '@/core/tables/symptoms';
-import { techniques } from '@/core/tables/techniques';
-import { readEpisodes, readEvidence, readRemedies, writeEvidence } from '@/data/fault-evidence';
+import { readEvidence, readRemedies, writeEvidence } from '@/data/fault-evidence';
 import { readFault, replaceSymptoms, setFaultState } from '@/data/faults';
-import { readFittedIn } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import type { Fault, FaultRecordOf } from '@/data/types';
 import type { Context } from './context';
+import { faultSetup } from './fault-setup';
+import { keptCauses } from './kept-causes';
 import type { QuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { EachText, FormKey, Id, Maybe, Num, OneOf, Text, Version, Words, Yes } from './rules';
@@ -21,53 +20,23 @@ export interface FaultBench {
   fault: Fault;
   evidence: FaultRecordOf;
   /** What is known of the set-up from the log, as the knowledge names it. */
-  setup: Record<string, string | number | boolean | string[]>;
+  setup: Fault['known'];
   diagnosis: Diagnosis;
   remedies: { remedy: string; tried: number; helped: number }[];
   /** Confirmed episodes of the studio's own that the figures rest on besides those shipped. */
   episodes: number;
 }
 
-/** The set-up where a fault was noted, from the card of its zone and the needle in the machine. */
-async function setupOf(sql: Sql, view: QuiltView, fault: Fault): Promise<FaultBench['setup']> {
-  const zone = view.zones.find((z) => z.id === fault.zoneId);
-  const setup = zone && view.setups.get(zone.id);
-  const top = setup && view.shelf.find((c) => c.id === setup.topId);
-  if (!zone || !setup || !top) return {};
-  const fitted = await readFittedIn(sql, view.quilt.machineId);
-  const t = techniques.get(zone.technique);
-  return setupFactsOf({
-    needleStitches: fitted?.stitches ?? null,
-    needleNm: setup.needleNm,
-    eye: setup.needleEye,
-    tex: top.tex,
-    fibre: top.fibre,
-    topFabric: [...zone.fabrics].sort((a, b) => b.share - a.share)[0]?.kind ?? null,
-    features: zone.features,
-    battingId: view.quilt.battingKind,
-    backing: view.quilt.backingKind,
-    handInPerS: setup.handInPerS ?? Math.min(t.handInPerS, setup.maxInPerS),
-    maxInPerS: setup.maxInPerS,
-    mode: setup.mode,
-    spi: setup.spi,
-    topGf: setup.provenTopGf ?? setup.topGf,
-    startTopGf: setup.topGf,
-    bobbinGf: setup.provenBobbinGf ?? setup.bobbinGf,
-    startBobbinGf: setup.bobbinGf,
-    besideRuler: t.besideRuler,
-    foot: setup.foot,
-  });
-}
-
 /** Everything the bench of one fault shows; null when there is no such fault on this quilt. */
 export async function readFaultBench(sql: Sql, view: QuiltView, faultId: string): Promise<FaultBench | null> {
   const fault = view.faults.find((f) => f.id === faultId);
   if (!fault) return null;
-  const [evidence, episodes, remedies, setup] = await Promise.all([
+  const [evidence, causesOf, remedies, setup] = await Promise.all([
     readEvidence(sql, fault.id),
-    readEpisodes(sql, fault.id),
+    keptCauses(sql),
     readRemedies(sql, fault.symptoms),
-    setupOf(sql, view, fault),
+    // What stood there when it was noted; a fault of before that was kept: as it is now.
+    Object.keys(fault.known).length > 0 ? fault.known : faultSetup(sql, view, fault.zoneId),
   ]);
   const asked: FaultEvidence = {
     seen: fault.symptoms,
@@ -80,9 +49,9 @@ export async function readFaultBench(sql: Sql, view: QuiltView, faultId: string)
     fault,
     evidence,
     setup,
-    diagnosis: diagnose(asked, faultBook(episodes)),
+    diagnosis: diagnose(asked, causesOf.book),
     remedies,
-    episodes: episodes.length,
+    episodes: causesOf.episodes,
   };
 }
 
@@ -145,6 +114,8 @@ export class CloseFault {
   @Text(300) remedy!: string;
   @Maybe() @Yes() helped?: boolean | null;
   @Maybe() @Num(0, 2000, 'Minutes lost') minutesLost?: number | null;
+  /** False: its stitches are still to be mended. */
+  @Maybe() @Yes() mended?: boolean | null;
 }
 
 export const closeFault = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
@@ -166,7 +137,7 @@ export const closeFault = (context: Context, input: unknown): Promise<Result<{ i
       closedAt: context.now,
     });
     if (!kept) return conflict(FIRST);
-    await setFaultState(tx, fault.id, 'mended');
+    if (form.mended !== false) await setFaultState(tx, fault.id, 'mended');
     return done({ id: fault.id });
   });
 

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { IsObject } from 'class-validator';
+import type { PhotographMoment } from '@/core/fields/lists';
 import { v7 as uuidv7 } from 'uuid';
 import {
   countPhotographs,
@@ -9,8 +10,11 @@ import {
   setPhotographRemoved,
   updateIntake,
 } from '@/data/intakes';
+import { areaOf } from '@/core/geometry/polygon';
 import { readQuilt } from '@/data/quilts';
+import type { Sql } from '@/data/sql';
 import type { Context } from './context';
+import { readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, Maybe, Version, Whole, Yes } from './rules';
 import { redraw } from './redraw';
@@ -19,12 +23,55 @@ import { check } from './validate';
 
 export class BeginIntake {
   @FormKey() key!: string;
+  /** A quilt it is to be begun like. */
+  @Maybe() @Id('This quilt is not known.') likeId?: string | null;
 }
 
+/** What is said already when a quilt is begun like another: its use, layers and layout; whose it is and its size are asked. */
+async function likeBefore(sql: Sql, quiltId: string): Promise<object | null> {
+  const view = await readQuiltView(sql, quiltId, 'its cards');
+  if (!view) return null;
+  const { quilt, zones } = view;
+  const shares = new Map<string, { fabricId: string; hex: string | null; share: number }>();
+  for (const z of zones)
+    for (const f of z.fabrics) {
+      const key = `${f.fabricId} ${f.hex}`;
+      const share = (shares.get(key)?.share ?? 0) + f.share * areaOf(z.geometry);
+      shares.set(key, { fabricId: f.fabricId, hex: f.hex, share });
+    }
+  const all = [...shares.values()].reduce((sum, f) => sum + f.share, 0) || 1;
+  return {
+    record: {
+      use: quilt.use,
+      visibility: zones[0]?.visibility ?? 'texture',
+      care: quilt.care,
+      features: [...new Set(zones.flatMap((z) => z.features))],
+      battingId: quilt.battingId,
+      backingId: quilt.backingId,
+      prewash: quilt.prewash,
+      machineId: quilt.machineId,
+      plan: 'like',
+      likeId: quilt.id,
+      likeName: quilt.name,
+    },
+    cloths: [...shares.values()]
+      .sort((a, b) => b.share - a.share)
+      .slice(0, MOST_CLOTHS)
+      .map((f) => ({
+        fabricId: f.fabricId,
+        hex: f.hex ?? '',
+        share: String(Math.max(1, Math.round((100 * f.share) / all))),
+      })),
+  };
+}
+const MOST_CLOTHS = 12;
+
 export const beginIntake = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<BeginIntake, { id: string }>(context, 'begin-intake', BeginIntake, input, async (tx) => {
+  save<BeginIntake, { id: string }>(context, 'begin-intake', BeginIntake, input, async (tx, form) => {
     const id = uuidv7();
-    await insertIntake(tx, id);
+    const like = form.likeId ? await likeBefore(tx, form.likeId) : {};
+    if (!like) return refuse('This quilt is not known. Go back to the record.', 'likeId');
+    await insertIntake(tx, id, like);
     return done({ id });
   });
 
@@ -69,6 +116,7 @@ export async function addPhotograph(
   { sql }: Pick<Context, 'sql'>,
   ofId: string,
   bytes: Uint8Array,
+  moment: PhotographMoment = 'take-in',
 ): Promise<Result<{ id: string }>> {
   if (bytes.length > MOST_BYTES)
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
@@ -89,7 +137,7 @@ export async function addPhotograph(
   const drawn = await redraw(bytes);
   if (!drawn) return refuse('This is not a photograph that can be read: JPEG, PNG or WebP.', 'photo');
   const id = uuidv7();
-  await insertPhotograph(sql, id, of, 'image/jpeg', drawn);
+  await insertPhotograph(sql, id, of, 'image/jpeg', drawn, moment);
   return done({ id });
 }
 

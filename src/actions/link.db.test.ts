@@ -3,7 +3,7 @@ import { asHandsMove, framesOf, rowsOver } from '@/core/stand-in/longarm';
 import { rect } from '@/core/geometry/polygon';
 import { seeded } from '@/core/statistics/random';
 import { readEntries } from '@/data/log';
-import { readPath, readRuns } from '@/data/link';
+import { readPath, readRuns, readRaw, readRun } from '@/data/link';
 import { testDatabase } from '@/data/test-database';
 import { loadDemo } from '@/demo/load';
 import { thisContext } from './context';
@@ -145,4 +145,24 @@ test('what the stand-in is to sew lies in the zones of the step, within its pass
     expect(work.points.every((p) => p[axis] >= from - 1e-6 && p[axis] <= to + 1e-6)).toBe(true);
   }
   expect(await stepWork(thisContext(), quiltId, { pass: 99, thread: 'x', stabilise: false })).toBeNull();
+});
+
+test('raw readings are kept only when asked for, and come out as they went in', async () => {
+  const [plain, raw] = [uuidv7(), uuidv7()];
+  const all = frames();
+  value(await takeIn(thisContext(), lines(headOf(plain), all)));
+  value(await takeIn(thisContext(), lines(headOf(raw, { raw: true }), all.slice(0, 3))));
+  // The same piece again, and what follows it.
+  value(await takeIn(thisContext(), lines(headOf(raw, { raw: true }), all)));
+  expect((await readRun(base.sql, plain))!.raw).toBe(0);
+  expect((await readRun(base.sql, raw))!.raw).toBe(all.length);
+  let text = '';
+  for await (const piece of readRaw(base.sql, raw)) text += piece;
+  expect(
+    text
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as object),
+  ).toEqual(all);
+  expect(await readRun(base.sql, uuidv7())).toBeNull();
 });

@@ -6,7 +6,7 @@ import { type Frame, LINK_EVENTS, type LinkEvent, rowsOver } from '@/core/stand-
 import { NO_RUN, withFrames } from '@/core/link/summary';
 import { bandsOf } from '@/core/plan/work-plan';
 import type { LogEntry } from '@/core/stand/log';
-import { addPiece, insertRun, lockRun } from '@/data/link';
+import { addPiece, addRaw, insertRun, lockRun } from '@/data/link';
 import type { Context } from './context';
 import { addTo } from './log';
 import { readPlan } from './plan';
@@ -23,6 +23,8 @@ export interface LinkHead {
   stabilise?: boolean;
   machine?: string;
   limitInPerS?: number;
+  /** Keep the readings themselves too, not only what they come to. */
+  raw?: boolean;
 }
 export interface LinkAnswer {
   stitches: number;
@@ -95,7 +97,16 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
         NEAR_IN,
         true,
       ).map((p) => [p.x, p.y] as const);
-      if (fresh.length > 0) await addPiece(tx, run.id, run.pieces, summary, path);
+      if (fresh.length > 0) {
+        await addPiece(tx, run.id, run.pieces, summary, path);
+        if (head.raw === true)
+          await addRaw(
+            tx,
+            run.id,
+            run.pieces,
+            fresh.map((f) => JSON.stringify(f)),
+          );
+      }
       for (const f of fresh) {
         const sign = f.event && AS_FAULT[f.event];
         if (!sign) continue;

@@ -1,7 +1,8 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601 } from 'class-validator';
-import { DIRECTIONS, type Direction } from '@/core/fields/lists';
+import { FAULT_WAYS, type FaultWay } from '@/core/fields/lists';
 import { NEEDLE_SIZES, EYES, POINTS, type Eye, type Point } from '@/core/tables/needles';
+import { contains } from '@/core/geometry/polygon';
 import { needleLife } from '@/core/needle/life';
 import { isSewn } from '@/core/plan/begun';
 import { LOG_KINDS, type LogEntry, type LogKind } from '@/core/stand/log';
@@ -14,7 +15,8 @@ import { actAs } from '@/data/receipts';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { noteStep, readPlan, takeStepBack } from './plan';
-import { readQuiltView } from './quilt-view';
+import { faultSetup } from './fault-setup';
+import { type QuiltView, readQuiltView } from './quilt-view';
 import { unreadable } from './readable';
 import { done, refuse, type Result } from './result';
 import { EachText, Id, Maybe, Num, OneOf, Text, Whole, Yes } from './rules';
@@ -49,7 +51,7 @@ export class Entry {
   @Maybe() @Id('This zone is not known.') zoneId?: string;
   @Maybe() @Num(-1000, 10_000, 'The place') xIn?: number;
   @Maybe() @Num(-1000, 10_000, 'The place') yIn?: number;
-  @Maybe() @OneOf(DIRECTIONS, 'This direction is not known.') direction?: Direction;
+  @Maybe() @OneOf(FAULT_WAYS, 'This direction is not known.') direction?: FaultWay;
   @Maybe() @Whole(0, 3, 'Severity') severity?: number;
   @Maybe() @Id('This fault is not known.') faultId?: string;
   @Maybe() @Text(2000) note?: string;
@@ -198,17 +200,24 @@ const CHANGES: Partial<Record<LogKind, Change>> = {
     if (seen.length === 0) return refuse('Say what was seen.', 'symptoms');
     const strange = seen.find((s) => !symptoms.find(s));
     if (strange) return refuse(`“${strange}” is no sign that is known here.`, 'symptoms');
+    const view = await readQuiltView(tx, e.quiltId, 'its cards');
+    const [x, y] = [e.xIn, e.yIn];
+    const under =
+      x !== undefined && y !== undefined ? view!.zones.find((z) => contains(z.geometry, [x, y])) : undefined;
+    const zoneId = e.zoneId ?? under?.id ?? zoneOfStep(view!, e)?.id ?? null;
     await insertFault(tx, {
       id: e.id,
       quiltId: e.quiltId,
-      zoneId: e.zoneId ?? null,
+      zoneId,
       xIn: e.xIn ?? null,
       yIn: e.yIn ?? null,
       pass: e.pass ?? null,
-      direction: (e.direction ?? null) as Direction | null,
+      direction: (e.direction ?? null) as FaultWay | null,
       note: e.note ?? '',
       symptoms: seen,
+      severity: e.severity ?? null,
       noticedAt: new Date(e.at),
+      known: await faultSetup(tx, view!, zoneId),
     });
   },
   async 'fault-mended'(tx, _, e) {
@@ -222,6 +231,12 @@ const CHANGES: Partial<Record<LogKind, Change>> = {
     await TAKEN_BACK[other.kind]?.(tx, context, other);
   },
 };
+
+/** The zone of a fault that was given no place: the one its step was sewn in, where it was only one. */
+function zoneOfStep({ zones, setups }: QuiltView, e: LogEntry) {
+  const own = e.thread ? zones.filter((z) => setups.get(z.id)?.topId === e.thread) : [];
+  return own.length === 1 ? own[0] : undefined;
+}
 
 /** What taking an entry back changes. */
 const TAKEN_BACK: Partial<Record<LogKind, Change>> = {

@@ -1,6 +1,5 @@
 import { isSewn } from '@/core/plan/begun';
 import { thisContext } from './context';
-import { v7 as uuidv7 } from 'uuid';
 import { match } from '@/core/match/match';
 import { matchWhole } from '@/core/match/whole-quilt';
 import { fabrics } from '@/core/tables/fabrics';
@@ -20,6 +19,7 @@ import { readCardSources, setupsForZone } from './setups';
 import { askWhatIf } from './what-if';
 import { chooseWhole, wholeRequest } from './whole-quilt';
 import { nameCloth, recolour } from './zone-cloth';
+import { key, paths, value } from './testing/answers';
 
 let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
@@ -28,13 +28,7 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => base.end());
 
-const key = () => uuidv7();
 const NOWHERE = '00000000-0000-7000-8000-000000000000';
-const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-  return r.value;
-};
-const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
 const said = (r: Result<unknown>) => (r.ok ? '' : r.problems.map((p) => p.message).join(' '));
 const viewOf = async (name: string): Promise<QuiltView> => {
   const [row] = await base.sql<{ id: string }[]>`select id from quilt where name = ${name}`;

@@ -3,7 +3,6 @@ import { thisContext } from './context';
 import { isSewn } from '@/core/plan/begun';
 import { minutesRange } from '@/core/hours/sum';
 import { wholeSteps } from '@/core/plan/steps';
-import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
 import { readIntake, readPhotographBytes, readPhotographs } from '@/data/intakes';
@@ -17,7 +16,7 @@ import { addPhotograph, beginIntake, keepIntake, removePhotograph } from './inta
 import { saveMap } from './map';
 import { fixPlan, logStep, putOnFrame, readPlan, setOrder, PRICES } from './plan';
 import { readQuiltView } from './quilt-view';
-import type { Result } from './result';
+import { key, paths, value } from './testing/answers';
 
 const today = new Date();
 let base: Awaited<ReturnType<typeof testDatabase>>;
@@ -27,12 +26,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => base.end());
 
-const key = () => uuidv7();
-const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-  return r.value;
-};
-const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
 const quiltNamed = async (name: string) => {
   const [row] = await base.sql<{ id: string }[]>`select id from quilt where name = ${name}`;
   return (await readQuilt(base.sql, row!.id))!;

@@ -1,7 +1,6 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
-import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import { TURN_RULES, type TurnRule } from '@/core/fields/lists';
 import type { HoursBelief } from '@/core/hours/factors';
@@ -26,7 +25,7 @@ import { insertEntry, lockLog } from '@/data/log';
 import { readMachine } from '@/data/machines';
 import { addStitches, readFittedIn } from '@/data/needles';
 import { readPreferences } from '@/data/preferences';
-import { lockQuilt, markSewn, setHandedBack, setOnFrame, updateOrder, updatePlan } from '@/data/quilts';
+import { lockQuilt, markSewn, setOnFrame, updateOrder, updatePlan } from '@/data/quilts';
 import type { Sql } from '@/data/sql';
 import { deleteStep, insertStep } from '@/data/steps';
 import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
@@ -396,22 +395,3 @@ export const putOnFrame = (context: Context, input: unknown): Promise<Result<{ w
     },
     { one_quilt_on_a_frame: ['', 'Another quilt is on this frame. Take it off first.'] },
   );
-
-export class HandBack {
-  @FormKey() key!: string;
-  @QuiltId() quiltId!: string;
-  @Version() version!: number;
-  @Yes() home!: boolean;
-}
-
-/** A quilt goes home: it leaves Rack and calendar and stays found; or it is brought back. */
-export const handBack = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<HandBack, { version: number }>(context, 'hand-back', HandBack, input, async (tx, form) => {
-    const kept = await setHandedBack(
-      tx,
-      form.quiltId,
-      form.version,
-      form.home ? format(context.now, 'yyyy-MM-dd') : null,
-    );
-    return kept ? done({ version: form.version + 1 }) : conflict(MEANWHILE);
-  });

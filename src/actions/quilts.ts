@@ -19,14 +19,17 @@ import { CoreError } from '@/core/notes';
 import { closeIntake } from '@/data/intakes';
 import { readMachine } from '@/data/machines';
 import { clientNamed, insertQuilt } from '@/data/quilts';
+import { insertSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
+import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, EachNum, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
-const KINDS = Object.keys(PLAN_LABEL) as PlanKind[];
+/** A plan of a kind, or the zones of a quilt that went before. */
+const KINDS = [...(Object.keys(PLAN_LABEL) as PlanKind[]), 'like'] as const;
 
 class ZoneCloth {
   @Id('Pick the cloth.') fabricId!: string;
@@ -75,7 +78,9 @@ export class TakeIn {
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
   features!: string[];
   @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
-  @OneOf(KINDS, 'Pick how it is laid out.') plan!: PlanKind;
+  @OneOf(KINDS, 'Pick how it is laid out.') plan!: (typeof KINDS)[number];
+  /** The quilt it is laid out like. */
+  @Maybe() @Id('The quilt it is like is not known any more.') likeId?: string | null;
   @Maybe() @Num(0.25, 60, 'The border, in inches,') borderIn?: number | null;
   @Maybe() @Whole(1, 40, 'Blocks across') columns?: number | null;
   @Maybe() @Whole(1, 40, 'Blocks down') rows?: number | null;
@@ -113,6 +118,41 @@ const sharesOf = (cloths: readonly ZoneCloth[]) => {
   }));
 };
 
+/** Lays a quilt out like one before: its zones at this size, with their work, cloths and cards; what was proven there is the first guess here. */
+async function layLike(
+  tx: Sql,
+  quiltId: string,
+  { widthIn, lengthIn }: { widthIn: number; lengthIn: number },
+  { quilt, zones, setups }: QuiltView,
+): Promise<void> {
+  const [sx, sy] = [widthIn / quilt.widthIn, lengthIn / quilt.lengthIn];
+  for (const z of zones) {
+    const id = uuidv7();
+    const s = setups.get(z.id);
+    await insertZone(tx, {
+      ...z,
+      id,
+      quiltId,
+      geometry: z.geometry.map((polygon) =>
+        polygon.map((ring) => ring.map(([x, y]) => [x * sx, y * sy] as const)),
+      ),
+      lengthIn: z.lengthIn === null ? null : z.lengthIn * Math.sqrt(sx * sy),
+      yarnId: z.yarn?.id ?? null,
+    });
+    if (!s) continue;
+    const [topGf, bobbinGf] = [s.provenTopGf ?? s.topGf, s.provenBobbinGf ?? s.bobbinGf];
+    await insertSetup(tx, {
+      ...s,
+      id: uuidv7(),
+      zoneId: id,
+      version: 1,
+      topGf,
+      bobbinGf,
+      ratio: topGf / bobbinGf,
+    });
+  }
+}
+
 /** The talk at the counter becomes a quilt, with the zones its plan begins with. */
 export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<TakeIn, { id: string }>(
@@ -130,15 +170,21 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
           `This top is wider than the frame of ${machine.name} either way (${machine.frameIn} in). Check the measures, or pick another machine.`,
           'machineId',
         );
-      const zones = planZones({
-        kind: form.plan,
-        widthIn,
-        lengthIn,
-        borderIn: form.borderIn ?? undefined,
-        columns: form.columns ?? undefined,
-        rows: form.rows ?? undefined,
-        sashIn: form.sashIn ?? undefined,
-      });
+      const like =
+        form.plan === 'like' && form.likeId ? await readQuiltView(tx, form.likeId, 'its cards') : null;
+      if (form.plan === 'like' && !like)
+        return refuse('The quilt it is like is not known any more. Pick another layout.', 'plan');
+      const zones = like
+        ? []
+        : planZones({
+            kind: form.plan as PlanKind,
+            widthIn,
+            lengthIn,
+            borderIn: form.borderIn ?? undefined,
+            columns: form.columns ?? undefined,
+            rows: form.rows ?? undefined,
+            sashIn: form.sashIn ?? undefined,
+          });
       const id = uuidv7();
       await insertQuilt(tx, {
         id,
@@ -179,6 +225,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
           features: form.features,
         });
       }
+      if (like) await layLike(tx, id, { widthIn, lengthIn }, like);
       return done({ id });
     },
     NOT_KNOWN,

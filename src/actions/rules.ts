@@ -69,7 +69,7 @@ export const EachText = (most: number): Rule =>
 export const EachNum = (low: number, high: number, noun: string): Rule => {
   const range = { each: true, message: `${noun} must lie between ${low} and ${high}.` };
   return all(
-    IsNumber(FINITE, { each: true, message: `${noun}: give numbers.` }),
+    IsNumber(FINITE, { each: true, message: `${noun.replace(/,$/, '')}: give numbers.` }),
     Min(low, range),
     Max(high, range),
   );

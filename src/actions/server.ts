@@ -8,6 +8,7 @@ import * as exchange from './exchange';
 import * as bench from './bench';
 import * as faultBench from './fault-bench';
 import * as faults from './faults';
+import * as handBacks from './hand-back';
 import * as intakes from './intakes';
 import * as machines from './machines';
 import { saveMap } from './map';
@@ -65,6 +66,10 @@ export const closeFaultAction = async (input: unknown) =>
   afterwards('closeFault', () => faultBench.closeFault(thisContext(), input));
 export const reopenFaultAction = async (input: unknown) =>
   afterwards('reopenFault', () => faultBench.reopenFault(thisContext(), input));
+export const tellFaultAction = async (input: unknown) =>
+  afterwards('tellFault', () => faults.tellFault(thisContext(), input));
+export const takeBackFaultAction = async (input: unknown) =>
+  afterwards('takeBackFault', () => faults.takeBackFault(thisContext(), input));
 export const logFaultAction = async (input: unknown) =>
   afterwards('logFault', () => faults.logFault(thisContext(), input));
 export const setFaultStatusAction = async (input: unknown) =>
@@ -127,7 +132,11 @@ export const setOrderAction = async (input: unknown) =>
 export const logStepAction = async (input: unknown) =>
   afterwards('logStep', () => plans.logStep(thisContext(), input));
 export const handBackAction = async (input: unknown) =>
-  afterwards('handBack', () => plans.handBack(thisContext(), input));
+  afterwards('handBack', () => handBacks.handBack(thisContext(), input));
+export const markHandBackAction = async (input: unknown) =>
+  afterwards('markHandBack', () => handBacks.markHandBack(thisContext(), input));
+export const measureHandBackAction = async (input: unknown) =>
+  afterwards('measureHandBack', () => handBacks.measureHandBack(thisContext(), input));
 export const putOnFrameAction = async (input: unknown) =>
   afterwards('putOnFrame', () => plans.putOnFrame(thisContext(), input));
 

@@ -1,5 +1,4 @@
 import { thisContext } from './context';
-import { v7 as uuidv7 } from 'uuid';
 import Papa from 'papaparse';
 import { COLUMNS, type ExchangeKind, guessMapping } from '@/core/exchange/columns';
 import { readAllCones, readConeUses } from '@/data/cones';
@@ -21,10 +20,10 @@ import { changeNeedle, keepNeedles, sewStitches } from './needles';
 import { setPreferences } from './preferences';
 import { beginIntake } from './intakes';
 import { keepZone, takeIn } from './quilts';
-import type { Result } from './result';
 import { chooseSetup, readCardSources, setupsForZone } from './setups';
 import { exportWorkroom, importWorkroom } from './workroom-file';
 import { readZones } from '@/data/zones';
+import { key, paths, value } from './testing/answers';
 
 let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
@@ -33,12 +32,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => base.end());
 
-const key = () => uuidv7();
-const value = <T>(r: Result<T>): T => {
-  if (!r.ok) throw new Error(r.problems.map((p) => `${p.path}: ${p.message}`).join('; '));
-  return r.value;
-};
-const paths = (r: Result<unknown>) => (r.ok ? [] : r.problems.map((p) => p.path));
 const aLine = (rest: object = {}) => ({
   key: key(),
   line: 'Skerry Poly',

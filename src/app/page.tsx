@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { format, parseISO } from 'date-fns';
 import { readRackView } from '@/actions/rack';
 import { db } from '@/data/sql';
@@ -38,7 +39,12 @@ export default async function RackPage() {
         {view.rails.map((r) => (
           <RackRail key={r.title} rail={r} />
         ))}
-        <SourceKey className="pb-3" />
+        <div className="flex flex-wrap items-center justify-between gap-x-6 pb-3">
+          <SourceKey />
+          <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/record">
+            Handed back: the studio record
+          </Link>
+        </div>
       </div>
       <aside className="border-l bg-cloth px-5 pt-4">
         <div className="flex items-baseline justify-between">

@@ -1,5 +1,5 @@
 import type { Tally } from '@/core/faults/rates';
-import type { FaultState } from '@/core/fields/lists';
+import type { FaultState, FaultWay } from '@/core/fields/lists';
 import type { Sql } from './sql';
 
 /** By what faults are counted against stitches. */
@@ -14,7 +14,10 @@ export interface BookFilter {
   by: RatedBy;
   /** One bar of what it is counted by: its faults only. */
   of: string | null;
+  sort: BookSort;
 }
+export const BOOK_SORTS = ['newest', 'oldest', 'dearest'] as const;
+export type BookSort = (typeof BOOK_SORTS)[number];
 
 export interface BookRow {
   id: string;
@@ -69,9 +72,15 @@ export const readBook = (sql: Sql, filter: BookFilter, most: number): Promise<Bo
          e.cause, e.own_cause, e.remedy, e.minutes_lost
   from fault f join quilt q on q.id = f.quilt_id join client c on c.id = q.client_id
   left join zone z on z.id = f.zone_id left join cone t on t.id = f.top_id
-  left join fault_evidence e on e.fault_id = f.id
+  ${filter.sort === 'dearest' ? sql`join fault_evidence e on e.fault_id = f.id and e.minutes_lost is not null` : sql`left join fault_evidence e on e.fault_id = f.id`}
   where ${narrowed(sql, filter)}
-  order by f.noticed_at desc, f.id limit ${most + 1}`;
+  order by ${
+    {
+      newest: sql`f.noticed_at desc`,
+      oldest: sql`f.noticed_at`,
+      dearest: sql`e.minutes_lost desc, f.noticed_at desc`,
+    }[filter.sort]
+  }, f.id limit ${most + 1}`;
 
 /** Faults and stitches by one thing, from the tally that is kept as both are noted. */
 export function readTallies(sql: Sql, by: RatedBy): Promise<(Tally & { label: string })[]> {
@@ -98,3 +107,85 @@ export async function readTimeLost(sql: Sql): Promise<{ minutes: number; closed:
     from fault_evidence where closed_at is not null`;
   return row!;
 }
+
+/** The same bar in the tally of what was sewn (s), or in what was sewn stretch by stretch. */
+const ofSewn = (sql: Sql, { by, of }: BookFilter) =>
+  of === null
+    ? sql`true`
+    : {
+        thread: sql`s.top_id::text = ${of}`,
+        line: sql`s.top_id in (select id from cone where line = ${of})`,
+        needle: sql`s.needle_nm::text = ${of}`,
+        fabric: sql`s.fabric_kind = ${of}`,
+        batting: sql`s.batting_kind = ${of}`,
+        technique: sql`s.technique = ${of}`,
+        machine: sql`s.machine_id::text = ${of}`,
+      }[by];
+
+export interface BookMonth {
+  month: string;
+  stitches: number;
+  faults: number;
+}
+
+/** Faults and stitches by month, oldest first; of one bar when one is picked. */
+export const readMonths = (sql: Sql, filter: BookFilter, most = 36): Promise<BookMonth[]> => sql<BookMonth[]>`
+  select * from (
+    select to_char(s.month, 'YYYY-MM') as month, sum(s.stitches) as stitches, sum(s.faults)::int as faults
+    from sewn_tally s where ${ofSewn(sql, filter)} group by s.month having sum(s.stitches) > 0
+    order by s.month desc limit ${most}) newest order by month`;
+
+/** What was sewn lately, zone by zone and pass by pass, oldest first, with the faults noted there. */
+export const readStretches = (sql: Sql, filter: BookFilter, most = 300): Promise<BookStretch[]> => sql<
+  BookStretch[]
+>`
+  select * from (
+    select s.at, s.stitches, t.line || ' ' || t.colour as thread, s.needle_nm::text as needle, s.technique, s.fabric_kind as fabric,
+           s.batting_kind as batting, m.name as machine,
+           (select count(*)::int from fault f where f.zone_id = s.zone_id and f.pass = s.pass and f.status <> 'harmless') as faults
+    from stitches_sewn s join cone t on t.id = s.top_id join machine m on m.id = s.machine_id
+    where ${ofSewn(sql, filter)} order by s.at desc limit ${most}) newest order by at`;
+
+export interface BookStretch {
+  at: Date;
+  stitches: number;
+  faults: number;
+  thread: string;
+  needle: string;
+  technique: string;
+  fabric: string;
+  batting: string;
+  machine: string;
+}
+
+/** Needles put in between two times, oldest first. */
+export const readFittedBetween = (
+  sql: Sql,
+  from: Date,
+  to: Date,
+): Promise<{ nm: number; fittedAt: Date }[]> => sql`
+  select nm, fitted_at from needle_fitted where fitted_at between ${from} and ${to} order by fitted_at limit 5`;
+
+/** Faults by the way the hand went, or the place along the line. */
+export const readWays = (sql: Sql): Promise<{ direction: FaultWay; faults: number }[]> => sql`
+  select direction, count(*)::int as faults from fault
+  where direction is not null and status <> 'harmless' group by direction`;
+
+/** What was done about what, how often it was tried and helped, and the minutes it took. */
+export const readCures = (
+  sql: Sql,
+  most = 12,
+): Promise<
+  {
+    cause: string | null;
+    ownCause: string;
+    remedy: string;
+    tried: number;
+    helped: number;
+    minutes: number | null;
+  }[]
+> => sql`
+  select cause, own_cause, remedy, count(*)::int as tried, count(*) filter (where helped)::int as helped,
+         percentile_cont(0.5) within group (order by minutes_lost) as minutes
+  from fault_evidence where closed_at is not null and remedy <> ''
+  group by cause, own_cause, remedy order by helped desc, tried desc, remedy limit ${most}`;

@@ -43,14 +43,12 @@ export async function writeEvidence(
 }
 
 /** The confirmed episodes the studio's causes are learned from, oldest first; the newest so many. */
-export const readEpisodes = (sql: Sql, not: string, most = 2000): Promise<FaultEpisode[]> => sql<
-  FaultEpisode[]
->`
+export const readEpisodes = (sql: Sql, most = 2000): Promise<FaultEpisode[]> => sql<FaultEpisode[]>`
   select * from (
     select e.cause, e.absent, e.facts, e.done, e.closed_at,
            array(select symptom from fault_symptom s where s.fault_id = e.fault_id order by symptom) as seen
     from fault_evidence e
-    where e.closed_at is not null and e.cause is not null and not e.left_out and e.fault_id <> ${not}
+    where e.closed_at is not null and e.cause is not null and not e.left_out
     order by e.closed_at desc limit ${most}) newest order by closed_at`;
 
 /** What helped with these signs before, and how often. */

@@ -4,7 +4,7 @@ import type { Fault } from './types';
 
 const selectFault = (sql: Sql) => sql`
   select f.id, f.quilt_id, f.zone_id, z.letter as zone_letter, f.n, f.x_in, f.y_in, f.pass, f.direction, f.note,
-         f.status, f.noticed_at, f.version,
+         f.status, f.severity, f.known, f.photograph_id, f.word, f.noticed_at, f.version,
          array(select symptom from fault_symptom s where s.fault_id = f.id order by symptom) as symptoms
   from fault f left join zone z on z.id = f.zone_id`;
 
@@ -17,18 +17,20 @@ export const readOpenFaults = (sql: Sql): Promise<Fault[]> => sql<Fault[]>`
   ${selectFault(sql)} join quilt q on q.id = f.quilt_id and q.handed_back_on is null
   where f.status = 'open' order by f.noticed_at`;
 
-export type NewFault = Omit<Fault, 'n' | 'zoneLetter' | 'version' | 'status' | 'noticedAt'> & {
-  status?: FaultState;
-  noticedAt?: Date;
-};
+export type NewFault = Pick<
+  Fault,
+  'id' | 'quiltId' | 'zoneId' | 'xIn' | 'yIn' | 'pass' | 'direction' | 'note' | 'symptoms'
+> &
+  Partial<Pick<Fault, 'status' | 'noticedAt' | 'severity' | 'known' | 'word'>>;
 
 /** Stores a fault with the quilt's next number. The quilt's row is locked, so numbers never collide. */
 export async function insertFault(sql: Sql, f: NewFault): Promise<number> {
   await sql`select 1 from quilt where id = ${f.quiltId} for update`;
   const [row] = await sql<{ n: number }[]>`
-    insert into fault (id, quilt_id, zone_id, n, x_in, y_in, pass, direction, note, status, noticed_at)
+    insert into fault (id, quilt_id, zone_id, n, x_in, y_in, pass, direction, note, status, noticed_at, severity, known, word)
     select ${f.id}, ${f.quiltId}, ${f.zoneId}, coalesce(max(n), 0) + 1, ${f.xIn}, ${f.yIn}, ${f.pass},
-           ${f.direction}, ${f.note}, ${f.status ?? 'open'}, ${f.noticedAt ?? new Date()}
+           ${f.direction}, ${f.note}, ${f.status ?? 'open'}, ${f.noticedAt ?? new Date()}, ${f.severity ?? null},
+           ${sql.json(f.known ?? {})}, ${f.word ?? ''}
     from fault where quilt_id = ${f.quiltId} returning n`;
   await sql`insert into fault_symptom (fault_id, symptom) select ${f.id}, unnest(${f.symptoms}::text[])`;
   return row!.n;
@@ -40,10 +42,38 @@ export async function updateFaultStatus(
   id: string,
   version: number,
   status: FaultState,
+  word = '',
 ): Promise<boolean> {
   const rows = await sql`
-    update fault set status = ${status}, version = version + 1 where id = ${id} and version = ${version} returning id`;
+    update fault set status = ${status}, word = ${status === 'left' ? word : ''}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
+}
+
+/** What is told of a fault after it was noted; false when it has changed meanwhile. */
+export async function updateFault(
+  sql: Sql,
+  id: string,
+  version: number,
+  f: Pick<
+    Fault,
+    'zoneId' | 'xIn' | 'yIn' | 'pass' | 'direction' | 'note' | 'severity' | 'photographId' | 'status'
+  >,
+): Promise<boolean> {
+  const rows = await sql`
+    update fault set zone_id = ${f.zoneId}, x_in = ${f.xIn}, y_in = ${f.yIn}, pass = ${f.pass}, direction = ${f.direction},
+      note = ${f.note}, severity = ${f.severity}, photograph_id = ${f.photographId}, status = ${f.status},
+      version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** How often each sign was noted among the studio's newest faults. */
+export async function readNotedLately(sql: Sql, newest = 400): Promise<Map<string, number>> {
+  const rows = await sql<{ symptom: string; n: number }[]>`
+    select symptom, count(*)::int as n from fault_symptom
+    where fault_id in (select id from fault order by noticed_at desc limit ${newest}) group by symptom`;
+  return new Map(rows.map((r) => [r.symptom, r.n]));
 }
 
 /** Takes a fault out again, when noting it was taken back. */

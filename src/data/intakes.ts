@@ -1,3 +1,4 @@
+import type { PhotographMoment } from '@/core/fields/lists';
 import type { Sql } from './sql';
 import type { Intake } from './types';
 
@@ -12,7 +13,8 @@ export async function readIntake(sql: Sql, id: string): Promise<Intake | null> {
   return row ?? null;
 }
 
-export const insertIntake = (sql: Sql, id: string) => sql`insert into intake (id) values (${id})`;
+export const insertIntake = (sql: Sql, id: string, data: object = {}) =>
+  sql`insert into intake (id, data) values (${id}, ${sql.json(data as never)})`;
 
 /** Keeps what was said so far; the version it has now, or null when another window has gone on with it. */
 export async function updateIntake(
@@ -40,6 +42,7 @@ export async function closeIntake(sql: Sql, id: string, quiltId: string): Promis
 
 export interface Photograph {
   id: string;
+  moment: PhotographMoment;
   takenAt: Date;
 }
 
@@ -50,10 +53,10 @@ export const readPhotographs = (
   'intakeId' in of
     ? sql<
         Photograph[]
-      >`select id, taken_at from photograph where intake_id = ${of.intakeId} and removed_at is null order by taken_at`
+      >`select id, moment, taken_at from photograph where intake_id = ${of.intakeId} and removed_at is null order by taken_at`
     : sql<
         Photograph[]
-      >`select id, taken_at from photograph where quilt_id = ${of.quiltId} and removed_at is null order by taken_at`;
+      >`select id, moment, taken_at from photograph where quilt_id = ${of.quiltId} and removed_at is null order by taken_at`;
 
 export async function readPhotographBytes(
   sql: Sql,
@@ -71,10 +74,11 @@ export const insertPhotograph = (
   of: PhotographOf,
   mime: string,
   bytes: Uint8Array,
+  moment: PhotographMoment = 'take-in',
 ) => sql`
-  insert into photograph (id, intake_id, quilt_id, mime, bytes)
+  insert into photograph (id, intake_id, quilt_id, mime, bytes, moment)
   values (${id}, ${'intakeId' in of ? of.intakeId : null}, ${'quiltId' in of ? of.quiltId : null}, ${mime},
-          ${Buffer.from(bytes)})`;
+          ${Buffer.from(bytes)}, ${moment})`;
 
 /** Takes a photograph out of its talk, or puts it back; false when it is not one of an open talk. */
 export async function setPhotographRemoved(sql: Sql, id: string, removed: boolean): Promise<boolean> {

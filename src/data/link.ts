@@ -1,3 +1,4 @@
+import { gunzipSync, gzipSync } from 'node:zlib';
 import type { RunSummary } from '@/core/link/summary';
 import type { Sql } from './sql';
 
@@ -36,6 +37,26 @@ export async function addPiece(
     update link_run set summary = ${sql.json(summary as never)}, pieces = ${n + 1}, updated_at = now() where id = ${id}`;
   if (points.length > 1)
     await sql`insert into link_piece (run_id, n, points) values (${id}, ${n}, ${sql.json(points as never)})`;
+}
+
+/** Keeps the raw readings of a piece of a run, as lines. */
+export const addRaw = (sql: Sql, runId: string, n: number, lines: readonly string[]) => sql`
+  insert into link_raw (run_id, n, lines, gz)
+  values (${runId}, ${n}, ${lines.length}, ${gzipSync(lines.map((l) => `${l}\n`).join(''))})`;
+
+/** The raw readings of a run, piece by piece, as text. */
+export async function* readRaw(sql: Sql, runId: string): AsyncGenerator<string> {
+  for await (const rows of sql<
+    { gz: Buffer }[]
+  >`select gz from link_raw where run_id = ${runId} order by n`.cursor(8))
+    for (const { gz } of rows) yield gunzipSync(gz).toString();
+}
+
+export async function readRun(sql: Sql, id: string): Promise<(LinkRun & { raw: number }) | null> {
+  const [row] = await sql<(LinkRun & { raw: number })[]>`
+    select r.*, (select coalesce(sum(lines), 0)::int from link_raw w where w.run_id = r.id) as raw
+    from link_run r where id = ${id}`;
+  return row ?? null;
 }
 
 /** The runs of a quilt, oldest first. */

@@ -5,7 +5,7 @@ import type { Quilt } from './types';
 
 const selectQuilt = (sql: Sql) => sql`
   select q.id, q.name, c.name as client, q.width_in, q.length_in, q.use,
-         q.batting_id, b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, f.name as backing, f.kind as backing_kind,
+         q.batting_id, b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
          q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version,

@@ -7,6 +7,7 @@ import type {
   CureKind,
   CureOutcome,
   Direction,
+  FaultWay,
   FaultState,
   RemainingSource,
   RulerShape,
@@ -229,6 +230,7 @@ export interface Quilt {
   battingKind: string;
   /** The rating on this batting's own label, inches. */
   battingMaxGapIn: number | null;
+  backingId: string;
   backing: string;
   backingKind: string;
   backingHex: string | null;
@@ -384,9 +386,16 @@ export interface Fault {
   xIn: number | null;
   yIn: number | null;
   pass: number | null;
-  direction: Direction | null;
+  direction: FaultWay | null;
   note: string;
   status: FaultState;
+  /** 0 to 3; not said: null. */
+  severity: number | null;
+  /** What was known of the set-up when it was noted, as the fault knowledge names it. */
+  known: Record<string, string | number | boolean | string[]>;
+  photographId: string | null;
+  /** The word it was accepted with, when it is left as it is. */
+  word: string;
   noticedAt: Date;
   version: number;
   symptoms: string[];

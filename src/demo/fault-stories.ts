@@ -9,6 +9,48 @@ export interface FaultStory {
   status: 'open' | 'mended' | 'left';
 }
 
+/** What some of them were found to be, by their note: the cause, what was done, and whether a pass was sewn without it. */
+export const foundToBe: Readonly<
+  Record<string, { cause: string; remedy: string; helped: boolean; minutes: number }>
+> = {
+  'Since the needle change; needle was turned.': {
+    cause: 'needle_orient',
+    remedy: 'set the needle square with a pin',
+    helped: true,
+    minutes: 9,
+  },
+  'Needle had met a knot; new needle.': {
+    cause: 'needle_bent',
+    remedy: 'a new needle',
+    helped: true,
+    minutes: 6,
+  },
+  'Lint under the bobbin spring.': {
+    cause: 'bobbin_lint',
+    remedy: 'brushed the case, card under the spring',
+    helped: true,
+    minutes: 4,
+  },
+  'Top thread was not between the discs.': {
+    cause: 'not_in_discs',
+    remedy: 'threaded anew with the foot up',
+    helped: true,
+    minutes: 3,
+  },
+  'Cone had slipped on its pin.': {
+    cause: 'cone_snag',
+    remedy: 'a net over the cone',
+    helped: true,
+    minutes: 5,
+  },
+  'Only on the tight swirls; slower cured it.': {
+    cause: 'over_speed',
+    remedy: 'slower round the curls',
+    helped: true,
+    minutes: 7,
+  },
+};
+
 const story = (
   quilt: string,
   zone: string,

@@ -29,7 +29,8 @@ import { insertYarn } from '@/data/yarns';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
-import { faultStories } from './fault-stories';
+import { faultStories, foundToBe } from './fault-stories';
+import { readEvidence, writeEvidence } from '@/data/fault-evidence';
 import { type DemoQuilt, demoQuilts } from './quilts';
 import { type Random, seeded } from '@/core/statistics/random';
 import {
@@ -238,7 +239,8 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
     const share = (demoQuilts.find((q) => q.name === name)!.passesSewn ?? 0) / told;
     const sewn = share === 1 ? fixed.steps.length : Math.round(fixed.steps.length * share);
     for (const [i, step] of fixed.steps.slice(0, sewn).entries()) {
-      const stitches = stitchesOf(fixed.plan, now.setups, step);
+      const at = subHours(today, 9 * (sewn - i) + 6);
+      const stitches = stitchesOf(fixed.plan, now.setups, step).map((x) => ({ ...x, at }));
       await insertStitches(tx, stitches);
       await insertStep(tx, {
         id: uuidv7(),
@@ -250,7 +252,7 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
         parts: step.parts,
         stitches: stitches.reduce((sum, x) => sum + x.stitches, 0),
         needleFittedId: null,
-        at: subHours(today, 9 * (sewn - i) + 6),
+        at,
       });
     }
   }
@@ -293,8 +295,13 @@ async function noteFaults(tx: Sql, today: Date, random: Random) {
     const quilt = quilts.find((q) => q.name === f.quilt)!;
     const zone = (await readZones(tx, quilt.id)).find((z) => z.name === f.zone)!;
     const [x, y] = pointIn(zone.geometry, random);
+    const id = uuidv7();
+    const noticedAt = subHours(
+      subDays(today, 1 + Math.floor((faultStories.length - i) / 4)),
+      1 + Math.floor(6 * random.uniform()),
+    );
     await insertFault(tx, {
-      id: uuidv7(),
+      id,
       quiltId: quilt.id,
       zoneId: zone.id,
       xIn: Number(x.toFixed(1)),
@@ -303,11 +310,19 @@ async function noteFaults(tx: Sql, today: Date, random: Random) {
       direction: f.direction ?? null,
       note: f.note,
       status: f.status,
-      noticedAt: subHours(
-        subDays(today, 1 + Math.floor((faultStories.length - i) / 4)),
-        1 + Math.floor(6 * random.uniform()),
-      ),
+      ...(f.status === 'left' ? { word: f.note } : {}),
+      noticedAt,
       symptoms: [...f.symptoms],
     });
+    const found = foundToBe[f.note];
+    if (found)
+      await writeEvidence(tx, id, 0, {
+        ...(await readEvidence(tx, id)),
+        cause: found.cause,
+        remedy: found.remedy,
+        helped: found.helped,
+        minutesLost: found.minutes,
+        closedAt: noticedAt,
+      });
   }
 }

@@ -39,7 +39,11 @@ export async function runLongarm(order: LongarmOrder, tell: (told: LongarmTold) 
 }
 
 /** Readings of one run after the other; between them the needle is up. */
-function* sewnRuns({ work, faults, seed }: LongarmOrder): Generator<Frame> {
+export function* sewnRuns({
+  work,
+  faults,
+  seed,
+}: Pick<LongarmOrder, 'work' | 'faults' | 'seed'>): Generator<Frame> {
   const random = seeded(seed);
   let [t0, n0] = [0, 0];
   for (const run of runsOf(work.points)) {

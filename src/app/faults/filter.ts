@@ -1,16 +1,17 @@
 import { FAULT_STATES, type FaultState } from '@/core/fields/lists';
 import { symptoms } from '@/core/tables/symptoms';
-import { type BookFilter, RATED_BY, type RatedBy } from '@/data/fault-book';
+import { BOOK_SORTS, type BookFilter, type BookSort, RATED_BY, type RatedBy } from '@/data/fault-book';
 
-export type BookQuery = Partial<Record<'q' | 'sign' | 'state' | 'by' | 'of', string>>;
+export type BookQuery = Partial<Record<'q' | 'sign' | 'state' | 'by' | 'of' | 'sort', string>>;
 
 /** What an address narrows the book to; what is not known there is let go. */
-export const filterOf = ({ q, sign, state, by, of }: BookQuery): BookFilter => ({
+export const filterOf = ({ q, sign, state, by, of, sort }: BookQuery): BookFilter => ({
   words: (q ?? '').slice(0, 60),
   sign: sign && symptoms.find(sign) ? sign : null,
   state: FAULT_STATES.includes(state as FaultState) ? (state as FaultState) : null,
   by: RATED_BY.includes(by as RatedBy) ? (by as RatedBy) : 'thread',
   of: of ? of.slice(0, 120) : null,
+  sort: BOOK_SORTS.includes(sort as BookSort) ? (sort as BookSort) : 'newest',
 });
 
 /** The same as an address, with some of it changed. */
@@ -22,6 +23,7 @@ export function addressOf(filter: BookFilter, part: Partial<BookFilter> = {}, pa
   if (f.state) query.set('state', f.state);
   if (f.by !== 'thread') query.set('by', f.by);
   if (f.of) query.set('of', f.of);
+  if (f.sort !== 'newest') query.set('sort', f.sort);
   const text = query.toString();
   return text ? `${path}?${text}` : path;
 }

@@ -1,60 +1,48 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { faultRates } from '@/core/faults/rates';
 import { causes } from '@/core/faults/knowledge';
-import { FAULT_STATES } from '@/core/fields/lists';
-import { learned } from '@/core/source/known';
-import { battings } from '@/core/tables/battings';
-import { fabrics } from '@/core/tables/fabrics';
+import { FAULT_STATE_WORD as STATE_WORD, FAULT_STATES } from '@/core/fields/lists';
 import { symptoms } from '@/core/tables/symptoms';
-import { techniques } from '@/core/tables/techniques';
-import { RATED_BY, type RatedBy, readBook, readTallies, readTimeLost } from '@/data/fault-book';
+import { BOOK_SORTS, type BookSort, RATED_BY, readBook, readTallies, readTimeLost } from '@/data/fault-book';
 import { db } from '@/data/sql';
-import { RateBars } from '@/ui/fault-bench/RateBars';
 import { Empty } from '@/ui/kit/Empty';
+import { Parts } from '@/ui/kit/Parts';
 import { HeadRow } from '@/ui/kit/HeadRow';
-import { Sourced } from '@/ui/kit/Sourced';
 import { addressOf, type BookQuery, filterOf } from './filter';
+import { BY_WORD, CuresPart, RatesPart, SincePart, WaysPart } from './parts';
 
 export const metadata = { title: 'Fault book' };
-const SHOWN = 100;
-const STATE_WORD = { open: 'open', mended: 'mended', left: 'left as it is' } as const;
-const BY_WORD: Record<RatedBy, string> = {
-  thread: 'top thread',
-  line: 'thread line',
-  needle: 'needle',
-  fabric: 'cloth',
-  batting: 'batting',
-  technique: 'technique',
-  machine: 'machine',
+const SHOWN = 50;
+const PARTS = [
+  { id: 'rates', label: 'Rates' },
+  { id: 'since', label: 'Since when' },
+  { id: 'ways', label: 'Direction' },
+  { id: 'cures', label: 'What cured what' },
+] as const;
+const SORT_WORD: Record<BookSort, string> = {
+  newest: 'newest first',
+  oldest: 'oldest first',
+  dearest: 'most minutes lost first',
 };
-const labelOf = (by: RatedBy, id: string, label: string): string =>
-  (by === 'fabric' && fabrics.find(id)?.label) ||
-  (by === 'batting' && battings.find(id)?.label) ||
-  (by === 'technique' && techniques.find(id)?.label) ||
-  label;
 
 /** All faults of all quilts: narrowed by the address, and counted against what was sewn. */
-export default async function FaultBookPage({ searchParams }: { searchParams: Promise<BookQuery> }) {
-  const filter = filterOf(await searchParams);
+export default async function FaultBookPage({
+  searchParams,
+}: {
+  searchParams: Promise<BookQuery & { part?: string }>;
+}) {
+  const query = await searchParams;
+  const filter = filterOf(query);
+  const part = PARTS.find((p) => p.id === query.part)?.id ?? 'rates';
   const [found, tallies, lost] = await Promise.all([
     readBook(db(), filter, SHOWN),
-    readTallies(db(), filter.by),
+    readTallies(db(), 'machine'),
     readTimeLost(db()),
   ]);
   const all = tallies.reduce(
     (sum, t) => ({ faults: sum.faults + t.faults, stitches: sum.stitches + t.stitches }),
     { faults: 0, stitches: 0 },
   );
-  const rates = faultRates({ tallies, all });
-  const bars = tallies
-    .flatMap((t) => {
-      const rate = rates.get(t.id);
-      return rate
-        ? [{ ...rate, label: labelOf(filter.by, t.id, t.label), faults: t.faults, stitches: t.stitches }]
-        : [];
-    })
-    .sort((a, b) => b.per100k - a.per100k);
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.sign !== null || filter.state !== null || filter.of !== null;
   const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
@@ -114,6 +102,14 @@ export default async function FaultBookPage({ searchParams }: { searchParams: Pr
             </option>
           ))}
         </select>
+        <select name="sort" aria-label="Order" defaultValue={filter.sort} className={control}>
+          {BOOK_SORTS.map((o) => (
+            <option key={o} value={o}>
+              {SORT_WORD[o]}
+            </option>
+          ))}
+        </select>
+        {part !== 'rates' && <input type="hidden" name="part" value={part} />}
         <button
           type="submit"
           className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
@@ -130,21 +126,23 @@ export default async function FaultBookPage({ searchParams }: { searchParams: Pr
         )}
       </form>
       <div className="mt-3 grid gap-x-8 gap-y-5 xl:grid-cols-[440px_minmax(0,1fr)]">
-        <section aria-label={`Rates by ${BY_WORD[filter.by]}`}>
-          <h2 className="text-[17px]">Faults in 100 000 stitches, by {BY_WORD[filter.by]}</h2>
-          {bars.length === 0 ? (
-            <p className="mt-1 text-ink2">Nothing is sewn yet that faults could be counted against.</p>
-          ) : (
-            <>
-              <RateBars bars={bars.map((b) => ({ ...b, href: addressOf(filter, { of: b.id }) }))} />
-              <p className="mt-1 text-13 text-ink2">
-                The line is the range nine times in ten; the upright mark the studio’s own mean,{' '}
-                <Sourced of={learned(null)}>{bars[0]!.mean.toFixed(1)}</Sourced>. Where ranges overlap, none
-                is better.
-              </p>
-            </>
-          )}
-        </section>
+        <div>
+          <Parts
+            label="What the book tells"
+            parts={PARTS}
+            now={part}
+            hrefOf={(id) => {
+              const to = addressOf(filter);
+              return `${to}${to.includes('?') ? '&' : '?'}part=${id}`;
+            }}
+          />
+          <div className="mt-3">
+            {part === 'rates' && <RatesPart filter={filter} />}
+            {part === 'since' && <SincePart filter={filter} />}
+            {part === 'ways' && <WaysPart />}
+            {part === 'cures' && <CuresPart />}
+          </div>
+        </div>
         <section aria-label="Faults">
           {rows.length === 0 ? (
             <Empty title={narrowed ? 'No fault like that' : 'No fault noted yet'}>

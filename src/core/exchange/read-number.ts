@@ -21,12 +21,22 @@ export function readNumber(text: string, decimal: DecimalSign): number | null {
   return Number.isFinite(value) ? value : null;
 }
 
+/** A whole number with a fraction as a tape measure shows it: 53 1/4, 3/8. Null when it is none. */
+function readFraction(text: string): number | null {
+  const found = /^(?:(\d{1,4})[ -])?(\d{1,2})\/(2|4|8|16|32)$/u.exec(text.trim());
+  if (!found) return null;
+  const [over, under] = [Number(found[2]), Number(found[3])];
+  return over < under ? Number(found[1] ?? 0) + over / under : null;
+}
+
 const IN_MM = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, '”': 25.4, inch: 25.4, inches: 25.4 } as const;
 
 /**
  * A length with or without its unit, in mm; without one it is in `bare`. Null when it cannot be read.
  * A yarn’s thickness may be told by how many turns of it cover an inch.
+ * Halves to thirty-seconds may be written as a tape measure shows them.
  * @example readLengthMm('6 in', '.', 'mm') // 152.4
+ * @example readLengthMm('53 1/4', '.', 'in') // 1352.55
  * @example readLengthMm('10 turns', '.', 'mm') // 2.54
  */
 export function readLengthMm(text: string, decimal: DecimalSign, bare: 'mm' | 'in'): number | null {
@@ -34,6 +44,6 @@ export function readLengthMm(text: string, decimal: DecimalSign, bare: 'mm' | 'i
   const turns = wound && readNumber(wound[1]!, decimal);
   if (turns != null && turns > 0) return 25.4 / turns;
   const found = /^(.*?)\s*(mm|cm|m|in|inch|inches|"|”)?\.?$/iu.exec(text.trim());
-  const n = found && readNumber(found[1]!, decimal);
+  const n = found && (readFraction(found[1]!) ?? readNumber(found[1]!, decimal));
   return n == null ? null : n * IN_MM[(found![2]?.toLowerCase() ?? bare) as keyof typeof IN_MM];
 }

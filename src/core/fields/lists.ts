@@ -41,23 +41,34 @@ export type Use = (typeof USES)[number];
 export const VISIBILITIES = ['sink', 'texture', 'show'] as const;
 export type VisibilityWish = (typeof VISIBILITIES)[number];
 
-/** A quilt's steps, in order. */
 /** How an area should feel when it is done. */
 export const SOFTNESSES = ['soft', 'usual', 'firm'] as const;
 export type Softness = (typeof SOFTNESSES)[number];
 
+/** A quilt's steps, in order. */
 export const STEPS = ['take-in', 'match', 'test', 'quilt', 'hand-back'] as const;
 export type Step = (typeof STEPS)[number];
 
 export const TURN_RULES = ['auto', 'never'] as const;
 export type TurnRule = (typeof TURN_RULES)[number];
 
-/** Where a test stitch was sewn, or a fault seen. */
+/** Where a test stitch was sewn. */
 export const DIRECTIONS = ['away', 'toward', 'left', 'right', 'curve', 'point'] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
-export const FAULT_STATES = ['open', 'mended', 'left'] as const;
+/** Where in the sewing a fault shows: a way the hand goes, or a place along the line. */
+export const FAULT_WAYS = [...DIRECTIONS, 'start', 'seam'] as const;
+export type FaultWay = (typeof FAULT_WAYS)[number];
+
+/** `harmless`: heard or seen, and judged to be none. */
+export const FAULT_STATES = ['open', 'mended', 'left', 'harmless'] as const;
 export type FaultState = (typeof FAULT_STATES)[number];
+export const FAULT_STATE_WORD: Record<FaultState, string> = {
+  open: 'open',
+  mended: 'mended',
+  left: 'left as it is',
+  harmless: 'judged harmless',
+};
 
 /** What is calibrated on a machine. */
 export const CALIBRATION_KINDS = ['speed-dial', 'idle-dial', 'top-dial', 'bobbin-turns'] as const;
@@ -83,3 +94,7 @@ export const CURES = ['needle', 'net', 'path', 'tension'] as const;
 export type CureKind = (typeof CURES)[number];
 export const CURE_OUTCOMES = ['better', 'same', 'worse'] as const;
 export type CureOutcome = (typeof CURE_OUTCOMES)[number];
+
+/** When in the life of a quilt a photograph is taken. */
+export const PHOTOGRAPH_MOMENTS = ['take-in', 'test', 'fault', 'hand-back'] as const;
+export type PhotographMoment = (typeof PHOTOGRAPH_MOMENTS)[number];

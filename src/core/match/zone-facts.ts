@@ -17,6 +17,8 @@ export interface SeenCloth {
 export interface ZoneFacts {
   zone: MatchZone;
   cloths: readonly SeenCloth[];
+  /** The kind of cloth it mostly is. */
+  mostly: string;
   /** How much the zone's own colours hide a thread, ΔE. */
   masking: number;
   /** How many clearly different colours its cloths have. */
@@ -71,7 +73,9 @@ export function zoneFacts(
     (sum, t) => sum + (fabrics.get(t.fabric).standsUp ? (t.share ?? 1) / total : 0),
     0,
   );
+  const mostly = [...all].sort((a, b) => (b.share ?? 1) - (a.share ?? 1))[0]?.fabric ?? '';
   return {
+    mostly,
     zone,
     cloths,
     masking: 0.5 * between + BUSY_HIDES * busyness,

@@ -2,6 +2,7 @@
 import { BUSY, type VisibilityWish } from '@/core/fields/lists';
 import { ImageUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
+import { useForm, useWatch } from 'react-hook-form';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { recolourAction } from '@/actions/server';
@@ -32,6 +33,14 @@ export interface ColourZone {
   stitchMm: number;
 }
 
+/** What is asked here; where one looks is no answer. */
+interface Asked {
+  cloths: ColourZone['cloths'];
+  aim: 'sink' | 'show';
+  /** As it was typed. */
+  across: string;
+}
+
 /** The colours of a zone, from swatches or a photograph, and the shelf in order of how it sinks or shows on them. */
 export function ColourBench({
   quiltId,
@@ -50,10 +59,17 @@ export function ColourBench({
   acrossIn: number;
 }) {
   const router = useRouter();
-  const [cloths, setCloths] = useState(zone.cloths);
+  const form = useForm<Asked>({
+    defaultValues: {
+      cloths: zone.cloths,
+      aim: zone.visibility === 'show' ? 'show' : 'sink',
+      across: String(acrossIn),
+    },
+  });
+  const { cloths, aim, across } = useWatch({ control: form.control }) as Asked;
+  const setCloths = (to: (now: Asked['cloths']) => Asked['cloths']) =>
+    form.setValue('cloths', to(form.getValues('cloths')));
   const [here, setHere] = useState(0);
-  const [aim, setAim] = useState<'sink' | 'show'>(zone.visibility === 'show' ? 'show' : 'sink');
-  const [across, setAcross] = useState(String(acrossIn));
   const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
   const [under, setUnder] = useState<string | null>(null);
   const { photo, url, problem, busy, read } = usePhotograph();
@@ -206,7 +222,7 @@ export function ColourBench({
                   hint="inches across"
                   inputMode="decimal"
                   value={across}
-                  onChange={(e) => setAcross(e.target.value)}
+                  onChange={(e) => form.setValue('across', e.target.value)}
                   error={shows === null ? 'Between 0.5 and 200 inches.' : undefined}
                 />
               </div>
@@ -222,7 +238,7 @@ export function ColourBench({
                   type="radio"
                   name="aim"
                   checked={aim === a}
-                  onChange={() => setAim(a)}
+                  onChange={() => form.setValue('aim', a)}
                   className="size-5 accent-(--indigo)"
                 />
                 to {a}

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { closeFaultAction } from '@/actions/server';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
@@ -12,6 +12,16 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 import { chance, type FoundCause, type Named } from './shown';
 
 const OTHER = '-';
+
+/** As it is typed. */
+interface Ending {
+  cause: string;
+  ownCause: string;
+  remedy: string;
+  helped: string;
+  minutes: string;
+  mended: string;
+}
 
 /** What it was, what helped, and the minutes it took: the entry closed. */
 export function CloseForm({
@@ -32,11 +42,19 @@ export function CloseForm({
   onBack?: () => void;
 }) {
   const router = useRouter();
-  const [cause, setCause] = useState(found[0]?.id ?? OTHER);
-  const [own, setOwn] = useState('');
-  const [remedy, setRemedy] = useState('');
-  const [helped, setHelped] = useState<string | null>(resolved ? 'yes' : null);
-  const [minutes, setMinutes] = useState('');
+  const form = useForm<Ending>({
+    defaultValues: {
+      cause: found[0]?.id ?? OTHER,
+      ownCause: '',
+      remedy: '',
+      helped: resolved ? 'yes' : '',
+      minutes: '',
+      mended: 'mended',
+    },
+  });
+  const said = useWatch({ control: form.control }) as Ending;
+  const { cause } = said;
+  const set = (name: keyof Ending) => (value: string) => form.setValue(name, value);
   const { send, pending, problems, problemAt } = useActionForm(closeFaultAction, () => {
     toast('The fault is closed, and what it was is learned.');
     router.refresh();
@@ -44,19 +62,19 @@ export function CloseForm({
   const shown = found.find((c) => c.id === cause);
   return (
     <form
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={form.handleSubmit((v) => {
         if (pending) return;
         send({
           faultId,
           version,
-          cause: cause === OTHER ? null : cause,
-          ownCause: own,
-          remedy,
-          helped: helped === null ? null : helped === 'yes',
-          minutesLost: numberOf(minutes),
+          cause: v.cause === OTHER ? null : v.cause,
+          ownCause: v.ownCause,
+          remedy: v.remedy,
+          helped: v.helped === '' ? null : v.helped === 'yes',
+          minutesLost: numberOf(v.minutes),
+          mended: v.mended === 'mended',
         });
-      }}
+      })}
     >
       <h3 className="text-20">{resolved ? 'It is gone. What was it?' : 'What was it?'}</h3>
       <label className="mt-1 grid">
@@ -64,7 +82,7 @@ export function CloseForm({
         <select
           className="min-h-11 rounded border border-rule bg-cloth px-2 text-16"
           value={cause}
-          onChange={(e) => setCause(e.target.value)}
+          onChange={(e) => set('cause')(e.target.value)}
         >
           {found.map((c) => (
             <option key={c.id} value={c.id}>
@@ -96,8 +114,8 @@ export function CloseForm({
           <TextField
             id="own-cause"
             label="What it was"
-            value={own}
-            onChange={(e) => setOwn(e.target.value)}
+            value={said.ownCause}
+            onChange={(e) => set('ownCause')(e.target.value)}
             error={problemAt('ownCause')}
           />
         )}
@@ -105,16 +123,16 @@ export function CloseForm({
           id="remedy"
           label="What you did"
           hint="as you would say it next time"
-          value={remedy}
-          onChange={(e) => setRemedy(e.target.value)}
+          value={said.remedy}
+          onChange={(e) => set('remedy')(e.target.value)}
           error={problemAt('remedy')}
         />
         <TextField
           id="minutes-lost"
           label="Minutes it took"
           inputMode="decimal"
-          value={minutes}
-          onChange={(e) => setMinutes(e.target.value)}
+          value={said.minutes}
+          onChange={(e) => set('minutes')(e.target.value)}
           error={problemAt('minutesLost')}
         />
       </div>
@@ -124,11 +142,20 @@ export function CloseForm({
           {remedies.map((r) => `“${r.remedy}” helped ${r.helped} of ${r.tried} times`).join('; ')}.
         </p>
       )}
-      <div className="mt-2">
+      <div className="mt-2 flex flex-wrap gap-x-6 gap-y-1">
+        <Taps
+          label="Its stitches on the quilt"
+          value={said.mended}
+          onChange={set('mended')}
+          options={[
+            { value: 'mended', label: 'mended' },
+            { value: 'open', label: 'still to mend' },
+          ]}
+        />
         <Taps
           label="A pass sewn on without it?"
-          value={helped}
-          onChange={setHelped}
+          value={said.helped || null}
+          onChange={set('helped')}
           options={[
             { value: 'yes', label: 'yes' },
             { value: 'no', label: 'not yet' },

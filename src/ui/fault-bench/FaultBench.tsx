@@ -5,6 +5,7 @@ import { answerFaultAction } from '@/actions/server';
 import type { Fault, FaultRecordOf } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
+import { Taps } from '@/ui/kit/Taps';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { Causes } from './Causes';
 import { Closed } from './Closed';
@@ -43,6 +44,9 @@ export function FaultBench({
   const router = useRouter();
   const [rather, setRather] = useState<string | null>(null);
   const [ending, setEnding] = useState(resolved);
+  // On a phone one of the three at a time.
+  const [screen, setScreen] = useState('check');
+  const on = (name: string) => (screen === name ? '' : 'max-sm:hidden');
   const answer = useActionForm(answerFaultAction, () => router.refresh());
   const send = (part: Partial<Pick<FaultRecordOf, 'absent' | 'facts' | 'done'>> & { seen?: string[] }) =>
     !answer.pending &&
@@ -73,8 +77,20 @@ export function FaultBench({
         <Closed fault={fault} evidence={evidence} causes={causes} />
       ) : (
         <>
+          <div className="mt-2 sm:hidden">
+            <Taps
+              label="Show"
+              value={screen}
+              onChange={setScreen}
+              options={[
+                { value: 'check', label: 'next check' },
+                { value: 'causes', label: 'causes' },
+                { value: 'told', label: 'what was told' },
+              ]}
+            />
+          </div>
           <div className="mt-2 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-2 lg:grid-cols-[minmax(0,1fr)_minmax(300px,0.8fr)]">
-            <section aria-label="Next check">
+            <section aria-label="Next check" className={on('check')}>
               {ending || !check ? (
                 <CloseForm
                   faultId={fault.id}
@@ -110,7 +126,7 @@ export function FaultBench({
                     ))}
                   </div>
                   <div className="mt-2 flex flex-wrap items-center gap-3">
-                    <label className="flex items-center gap-2">
+                    <label className="flex items-center gap-2 max-sm:w-full max-sm:flex-col max-sm:items-start">
                       I would rather check
                       <select
                         className="min-h-11 max-w-[320px] rounded border border-rule bg-cloth px-2 text-16"
@@ -135,13 +151,15 @@ export function FaultBench({
               )}
               <Problems problems={answer.problems} />
             </section>
-            <Causes found={found} episodes={episodes} />
+            <Causes found={found} episodes={episodes} className={on('causes')} />
           </div>
-          <Told
-            {...{ fault, evidence, signs, questions, checks, setup }}
-            pending={answer.pending}
-            onSend={send}
-          />
+          <div className={on('told')}>
+            <Told
+              {...{ fault, evidence, signs, questions, checks, setup }}
+              pending={answer.pending}
+              onSend={send}
+            />
+          </div>
         </>
       )}
     </>

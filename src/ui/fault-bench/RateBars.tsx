@@ -11,7 +11,7 @@ const SHOWN = 20;
 export function RateBars({
   bars,
 }: {
-  bars: readonly (FaultRate & { label: string; faults: number; stitches: number; href: string })[];
+  bars: readonly (FaultRate & { label: string; faults: number; stitches: number; href?: string })[];
 }) {
   const shown = bars.slice(0, SHOWN);
   const x = scaleLinear()
@@ -21,7 +21,7 @@ export function RateBars({
     <ol className="mt-1">
       {shown.map((b) => (
         <li key={b.id} className="border-b">
-          <Link href={b.href} className="flex min-h-11 items-center gap-3 hover:bg-sunk">
+          <Row href={b.href} className="flex min-h-11 items-center gap-3 hover:bg-sunk">
             <span className="min-w-0 flex-1 leading-tight">
               {b.label}
               <span className="block text-13 text-ink2">
@@ -40,10 +40,15 @@ export function RateBars({
               <path d={`M${x(b.low)} 14H${x(b.high)}`} stroke={TONE[b.differs]} strokeWidth={3} />
               <circle cx={x(b.per100k)} cy={14} r={5} fill={TONE[b.differs]} />
             </svg>
-          </Link>
+          </Row>
         </li>
       ))}
       {bars.length > SHOWN && <li className="py-1 text-13 text-ink2">and {bars.length - SHOWN} more</li>}
     </ol>
   );
+}
+
+/** A row that leads to its faults, or one that does not. */
+function Row({ href, ...rest }: { href?: string; className: string; children: React.ReactNode }) {
+  return href ? <Link href={href} {...rest} /> : <div {...rest} />;
 }

@@ -1,23 +1,18 @@
 'use client';
-import { DIRECTIONS } from '@/core/fields/lists';
-import { useCallback, useRef, useState } from 'react';
-import { toast } from '@/ui/kit/toast';
+import { useEffect, useState } from 'react';
+import type { NotedFault } from '@/actions/faults';
 import { logFaultAction } from '@/actions/server';
 import { contains } from '@/core/geometry/polygon';
+import { symptoms } from '@/core/tables/symptoms';
 import type { Quilt, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
-import { Choice } from '@/ui/kit/Choice';
-import { TextArea, TextField } from '@/ui/kit/Field';
 import { Modal } from '@/ui/kit/Modal';
-import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { Pin, QuiltMap } from '@/ui/quilt-map/QuiltMap';
-import { DIRECTION_LABEL } from '@/ui/test-strip/words';
-import { SymptomPicker } from './SymptomPicker';
+import { FaultDetails, type Said } from './FaultDetails';
+import { SignTiles } from './SignTiles';
 
-const NONE = 'none';
-const FIELDS = ['symptoms', 'xIn', 'yIn', 'pass', 'direction', 'note', 'zoneId'];
 export type FaultQuilt = Pick<
   Quilt,
   'id' | 'name' | 'widthIn' | 'lengthIn' | 'passes' | 'depthsIn' | 'turned'
@@ -32,7 +27,7 @@ function passAt(q: FaultQuilt, x: number, y: number): number | null {
   return at < 0 ? q.passes : at + 1;
 }
 
-/** A fault as it is noticed: what is seen, where on the quilt, in which pass and direction, and a note. */
+/** A fault as it is noticed, in two taps: what, and where. It is kept then; whatever else is known is told after. */
 export function FaultDialog({
   quilt,
   zones,
@@ -44,156 +39,108 @@ export function FaultDialog({
   zoneId?: string;
   onClose: () => void;
 }) {
-  const [seen, setSeen] = useState<string[]>([]);
-  const [x, setX] = useState('');
-  const [y, setY] = useState('');
-  const [zone, setZone] = useState(zoneId ?? NONE);
-  const [pass, setPass] = useState('');
-  const [direction, setDirection] = useState<string>(NONE);
-  const [note, setNote] = useState('');
-  const done = useCallback(
-    ({ n }: { n: number }) => {
-      toast(`Fault ${n} is noted on ${quilt.name}.`);
-      onClose();
-    },
-    [onClose, quilt.name],
-  );
-  const { send, pending, problems, problemAt } = useActionForm(logFaultAction, done);
-  const map = useRef<HTMLDivElement>(null);
+  const [signs, setSigns] = useState<string[] | null>(null);
+  const [said, setSaid] = useState<Said>({
+    symptoms: [],
+    xIn: null,
+    yIn: null,
+    pass: null,
+    zoneId: zoneId ?? null,
+  });
+  const [noted, setNoted] = useState<NotedFault | null>(null);
+  const { send, pending, problems, problemAt } = useActionForm(logFaultAction, setNoted);
 
+  useEffect(() => {
+    const gone = new AbortController();
+    fetch(`/quilts/${quilt.id}/faults/start?zone=${zoneId ?? ''}`, { signal: gone.signal })
+      .then((r) => (r.ok ? (r.json() as Promise<string[]>) : Promise.reject(new Error('no answer'))))
+      .then(setSigns)
+      // Without an answer the table's own order serves.
+      .catch(() => gone.signal.aborted || setSigns([...symptoms.ids]));
+    return () => gone.abort();
+  }, [quilt.id, zoneId]);
+
+  const note = (next: Said) => {
+    setSaid(next);
+    if (!pending && next.symptoms.length > 0) send({ ...next, quiltId: quilt.id, direction: null, note: '' });
+  };
   const place = (e: React.MouseEvent) => {
-    const svg = map.current?.querySelector('svg');
+    const svg = (e.target as Element).closest('svg');
     const to = svg?.getScreenCTM()?.inverse();
     if (!svg || !to) return;
     const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(to);
-    const [px, py] = [Math.round(at.x * 2) / 2, Math.round(at.y * 2) / 2];
-    if (px < 0 || py < 0 || px > quilt.widthIn || py > quilt.lengthIn) return;
-    setX(String(px));
-    setY(String(py));
-    const under = zones.find((z) => contains(z.geometry, [px + 0.01, py + 0.01]));
-    if (under) setZone(under.id);
-    const inPass = passAt(quilt, px, py);
-    if (inPass) setPass(String(inPass));
+    const [xIn, yIn] = [Math.round(at.x * 2) / 2, Math.round(at.y * 2) / 2];
+    if (xIn < 0 || yIn < 0 || xIn > quilt.widthIn || yIn > quilt.lengthIn) return;
+    const under = zones.find((z) => contains(z.geometry, [xIn + 0.01, yIn + 0.01]));
+    note({ ...said, xIn, yIn, pass: passAt(quilt, xIn, yIn), zoneId: under?.id ?? said.zoneId });
   };
-  const [px, py] = [numberOf(x), numberOf(y)];
-  const pinned = typeof px === 'number' && typeof py === 'number';
-
+  const names = said.symptoms.map((s) => symptoms.get(s).label).join(', ');
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onClose()}
-      title="Note a fault"
-      about={`${quilt.name}. Stop sewing first; note it while you see it.`}
+      title={noted ? `Fault ${noted.n} is noted` : 'Note a fault'}
+      about={
+        noted
+          ? `${names}. What else you know:`
+          : `${quilt.name}. Stop sewing first; note it while you see it.`
+      }
       wide
     >
-      <form
-        className="mt-4 grid gap-5 md:grid-cols-[1fr_auto]"
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (pending) return;
-          send({
-            quiltId: quilt.id,
-            zoneId: zone === NONE ? null : zone,
-            symptoms: seen,
-            xIn: px,
-            yIn: py,
-            pass: numberOf(pass),
-            direction: direction === NONE ? null : direction,
-            note,
-          });
-        }}
-      >
-        <div className="space-y-3">
-          <SymptomPicker value={seen} onChange={setSeen} invalid={problemAt('symptoms') !== undefined} />
-          {problemAt('symptoms') && (
-            <p id="symptoms-error" role="alert" className="font-medium text-madder">
-              {problemAt('symptoms')}
-            </p>
-          )}
-          <TextArea
-            id="fault-note"
-            label="Note"
-            rows={2}
-            value={note}
-            onChange={(e) => setNote(e.target.value)}
-            error={problemAt('note')}
-          />
-        </div>
-        <div className="space-y-3 md:w-[340px]">
-          <div>
-            <p className="mb-1 text-13 font-medium text-ink2">Place · press it on the map, or give inches</p>
-            <div ref={map} onClick={place} className="cursor-crosshair">
-              <QuiltMap
-                idPrefix="fault"
-                widthIn={quilt.widthIn}
-                lengthIn={quilt.lengthIn}
-                zones={zones}
-                width={330}
-                maxHeight={230}
-                passes={quilt.passes}
-                bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
-                chosenId={zone === NONE ? undefined : zone}
-              >
-                {pinned && <Pin x={px} y={py} n={0} unit={quilt.lengthIn / 220} status="open" />}
-              </QuiltMap>
+      {noted ? (
+        <FaultDetails quiltId={quilt.id} noted={noted} said={said} zones={zones} onClose={onClose} />
+      ) : (
+        <div className="mt-3 grid gap-5 md:grid-cols-[1fr_auto]">
+          {/* Tiles come in their order, not in one that changes under the finger. */}
+          <div className="min-h-[340px]">
+            <SignTiles
+              order={signs ?? []}
+              value={said.symptoms}
+              onChange={(ids) =>
+                said.xIn === null ? setSaid({ ...said, symptoms: ids }) : note({ ...said, symptoms: ids })
+              }
+              error={problemAt('symptoms')}
+            />
+          </div>
+          <div className="space-y-3 md:w-[340px]">
+            <div>
+              <p className="mb-1 text-13 font-medium text-ink2">
+                {said.symptoms.length > 0
+                  ? 'Press where it is: then it is noted'
+                  : said.xIn === null
+                    ? 'Then press where it is'
+                    : 'Now pick what you saw'}
+              </p>
+              <div onClick={place} role="presentation" className="cursor-crosshair">
+                <QuiltMap
+                  idPrefix="fault"
+                  widthIn={quilt.widthIn}
+                  lengthIn={quilt.lengthIn}
+                  zones={zones}
+                  width={330}
+                  maxHeight={330}
+                  passes={quilt.passes}
+                  bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
+                  chosenId={said.zoneId ?? undefined}
+                >
+                  {said.xIn !== null && said.yIn !== null && (
+                    <Pin x={said.xIn} y={said.yIn} n={0} unit={quilt.lengthIn / 220} status="open" />
+                  )}
+                </QuiltMap>
+              </div>
             </div>
+            <Problems problems={problems} fields={['symptoms']} />
+            <Button
+              look="act"
+              className="w-full"
+              disabled={pending || said.symptoms.length === 0}
+              onClick={() => note(said)}
+            >
+              Note it without a place
+            </Button>
           </div>
-          <div className="grid grid-cols-3 gap-2">
-            <TextField
-              id="fault-x"
-              label="From the left, in"
-              inputMode="decimal"
-              value={x}
-              onChange={(e) => setX(e.target.value)}
-              error={problemAt('xIn')}
-            />
-            <TextField
-              id="fault-y"
-              label="From the top, in"
-              inputMode="decimal"
-              value={y}
-              onChange={(e) => setY(e.target.value)}
-              error={problemAt('yIn')}
-            />
-            <TextField
-              id="fault-pass"
-              label="Pass"
-              inputMode="numeric"
-              value={pass}
-              onChange={(e) => setPass(e.target.value)}
-              error={problemAt('pass')}
-            />
-          </div>
-          <div className="grid grid-cols-2 gap-2">
-            <Choice
-              id="fault-zone"
-              label="Zone"
-              value={zone}
-              onChange={setZone}
-              error={problemAt('zoneId')}
-              options={[
-                { value: NONE, label: 'by the place' },
-                ...zones.map((z) => ({ value: z.id, label: `${z.letter}, ${z.name}` })),
-              ]}
-            />
-            <Choice
-              id="fault-direction"
-              label="Direction"
-              value={direction}
-              onChange={setDirection}
-              error={problemAt('direction')}
-              options={[
-                { value: NONE, label: 'any, or not known' },
-                ...DIRECTIONS.map((d) => ({ value: d, label: DIRECTION_LABEL[d] })),
-              ]}
-            />
-          </div>
-          <Problems problems={problems} fields={FIELDS} />
-          <Button look="act" type="submit" disabled={pending} className="w-full">
-            Note this fault
-          </Button>
         </div>
-      </form>
+      )}
     </Modal>
   );
 }

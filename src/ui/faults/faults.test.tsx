@@ -2,69 +2,77 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
 import { symptoms } from '@/core/tables/symptoms';
-import type { Fault } from '@/data/types';
-import { aQuilt, aZone } from '@/ui/testing/studio';
+import { aFault, aQuilt, aZone } from '@/ui/testing/studio';
 import { FaultDialog } from './FaultDialog';
 import { FaultTable } from './FaultTable';
-import { SymptomPicker } from './SymptomPicker';
+import { Compass } from './Compass';
+import { drawnSigns, signDrawing } from './sign-drawing';
+import { SignTiles } from './SignTiles';
 
-const first = symptoms.rows[0]!;
-const fault = (part: Partial<Fault> = {}): Fault => ({
-  id: 'f1',
-  quiltId: 'quilt-1',
-  zoneId: 'zone-a',
-  zoneLetter: 'A',
-  n: 1,
-  xIn: 12,
-  yIn: 3.5,
-  pass: 2,
-  direction: 'left',
-  note: 'Over the seam',
-  status: 'open',
-  noticedAt: new Date('2026-11-20T14:05:00'),
-  version: 4,
-  symptoms: [first.id],
-  ...part,
+const first = symptoms.get('skipped');
+const fault = aFault;
+const order = [...symptoms.ids];
+
+describe('signs as they look', () => {
+  test('every sign of the table is drawn, each in its own way, within its frame', () => {
+    expect([...drawnSigns].sort()).toEqual([...symptoms.ids].sort());
+    const drawn = symptoms.ids.map((id) =>
+      signDrawing(id)!
+        .marks.map((m) => `${m.d}${m.stroke ?? ''}${m.fill ?? ''}`)
+        .join(' '),
+    );
+    expect(symptoms.ids.filter((_, i) => drawn.indexOf(drawn[i]!) !== i)).toEqual([]);
+    for (const d of drawn) expect(d).not.toMatch(/NaN|undefined|Infinity/);
+    expect(signDrawing('no such sign')).toBeNull();
+  });
 });
 
 describe('picking what was seen', () => {
-  const picker = (value: string[] = []) => {
+  const tiles = (value: string[] = []) => {
     const onChange = jest.fn();
-    render(<SymptomPicker value={value} onChange={onChange} invalid={false} />);
+    render(<SignTiles order={order} value={value} onChange={onChange} />);
     return onChange;
   };
-  test('every symptom of the table can be picked, under where it is seen', () => {
-    picker();
-    expect(screen.getAllByRole('checkbox')).toHaveLength(symptoms.rows.length);
-    expect(screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent)).toEqual([
-      'On the top',
-      'On the back',
-      'On both faces',
-      'At the machine',
-    ]);
+  const shown = () => screen.getAllByRole('button', { pressed: false });
+
+  test('the twelve likeliest come first, all others when asked for', async () => {
+    tiles();
+    expect(shown().filter((b) => b.hasAttribute('aria-pressed'))).toHaveLength(12);
+    await userEvent.click(screen.getByRole('button', { name: `All ${symptoms.rows.length} signs` }));
+    expect(shown()).toHaveLength(symptoms.rows.length);
   });
-  test('letters narrow the list, and what is picked stays in it', async () => {
-    picker([first.id]);
+  test('letters narrow them, and what is picked stays', async () => {
+    tiles(['top_break']);
     await userEvent.type(screen.getByLabelText('Find a sign'), 'skip');
-    const shown = screen.getAllByRole('checkbox');
-    expect(shown.length).toBeLessThan(symptoms.rows.length);
-    expect(screen.getByRole('checkbox', { name: first.label })).toBeChecked();
-  });
-  test('letters that nothing reads like are answered', async () => {
-    picker();
+    expect(screen.getByRole('button', { name: first.label })).toBeInTheDocument();
+    expect(screen.getByRole('button', { pressed: true })).toHaveTextContent('Top thread breaks');
     await userEvent.type(screen.getByLabelText('Find a sign'), 'zzzz');
     expect(screen.getByText(/Nothing in the list reads like that/)).toBeInTheDocument();
   });
   test('pressing picks, pressing again lets go', async () => {
-    const onChange = picker([first.id]);
-    await userEvent.click(screen.getByRole('checkbox', { name: first.label }));
-    await userEvent.click(screen.getByRole('checkbox', { name: symptoms.rows[1]!.label }));
-    expect(onChange.mock.calls).toEqual([[[]], [[first.id, symptoms.rows[1]!.id]]]);
+    const onChange = tiles([first.id]);
+    await userEvent.click(screen.getByRole('button', { name: first.label }));
+    await userEvent.click(screen.getByRole('button', { name: symptoms.get('top_break').label }));
+    expect(onChange.mock.calls).toEqual([[[]], [[first.id, 'top_break']]]);
   });
 });
 
+test('the compass: one way or one place, and none again', async () => {
+  const onChange = jest.fn();
+  const { rerender } = render(<Compass value={null} onChange={onChange} />);
+  await userEvent.click(screen.getByRole('button', { name: 'To the left' }));
+  rerender(<Compass value="seam" onChange={onChange} />);
+  expect(screen.getByRole('button', { pressed: true })).toHaveTextContent('Over a seam');
+  await userEvent.click(screen.getByRole('button', { name: 'Over a seam' }));
+  expect(onChange.mock.calls).toEqual([['left'], [null]]);
+});
+
 describe('noting a fault', () => {
-  const dialog = (onClose = jest.fn()) => {
+  const dialog = async (onClose = jest.fn()) => {
+    global.fetch = jest.fn().mockResolvedValue({
+      ok: true,
+      json: async () => [first.id, ...order.filter((s) => s !== first.id)],
+    } as Response);
     render(
       <FaultDialog
         quilt={aQuilt({ passes: 10, depthsIn: null })}
@@ -73,57 +81,78 @@ describe('noting a fault', () => {
         onClose={onClose}
       />,
     );
+    await screen.findByRole('button', { name: first.label });
     return onClose;
   };
-  test('what is seen, where and in which pass are sent; the zone is the one looked at', async () => {
-    const log = jest
-      .mocked(actions.logFaultAction)
-      .mockResolvedValueOnce({ ok: true, value: { n: 7 } } as never);
-    const onClose = dialog();
-    await userEvent.click(screen.getByRole('checkbox', { name: first.label }));
-    await userEvent.type(screen.getByLabelText('From the left, in'), '12,5');
-    await userEvent.type(screen.getByLabelText('From the top, in'), '3');
-    await userEvent.type(screen.getByLabelText('Pass'), '2');
-    await userEvent.type(screen.getByLabelText('Note'), 'on the way back');
-    await userEvent.click(screen.getByRole('button', { name: 'Note this fault' }));
+  const noted = () =>
+    jest.mocked(actions.logFaultAction).mockResolvedValueOnce({
+      ok: true,
+      value: { id: 'f9', n: 7, version: 1, known: 'Fog above' },
+    } as never);
+
+  test('what is seen is kept at once; all else is told after', async () => {
+    const log = noted();
+    const tell = jest
+      .mocked(actions.tellFaultAction)
+      .mockResolvedValueOnce({ ok: true, value: { version: 2 } } as never);
+    const onClose = await dialog();
+    expect(screen.getByRole('dialog')).toHaveAccessibleDescription(/Stop sewing first/);
+    await userEvent.click(screen.getByRole('button', { name: first.label }));
+    await userEvent.click(screen.getByRole('button', { name: 'Note it without a place' }));
     expect(log.mock.calls.at(-1)![0]).toMatchObject({
       quiltId: 'quilt-1',
       zoneId: 'zone-a',
       symptoms: [first.id],
+      xIn: null,
+    });
+    expect(await screen.findByRole('heading', { name: 'Fault 7 is noted' })).toBeInTheDocument();
+    expect(screen.getByText(/Kept with it from card and log: Fog above/)).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('radio', { name: '2' }));
+    expect(screen.getByText(first.severity[2])).toBeInTheDocument();
+    await userEvent.click(screen.getByRole('button', { name: 'Over a seam' }));
+    await userEvent.type(screen.getByLabelText(/^From the left/), '12,5');
+    await userEvent.type(screen.getByLabelText(/^From the top/), '3');
+    await userEvent.type(screen.getByLabelText('Note'), 'on the way back');
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
+    expect(tell.mock.calls.at(-1)![0]).toMatchObject({
+      faultId: 'f9',
+      version: 1,
+      severity: 2,
+      direction: 'seam',
       xIn: 12.5,
       yIn: 3,
-      pass: 2,
-      direction: null,
+      harmless: false,
       note: 'on the way back',
     });
     await waitFor(() => expect(onClose).toHaveBeenCalled());
   });
   test('problems stand at their fields, the dialog stays, and so does what was typed', async () => {
-    jest.mocked(actions.logFaultAction).mockResolvedValueOnce({
+    noted();
+    jest.mocked(actions.tellFaultAction).mockResolvedValueOnce({
       ok: false,
-      problems: [
-        { path: 'symptoms', message: 'Say what you saw: pick at least one.' },
-        { path: 'xIn', message: 'That is beyond the quilt.' },
-      ],
+      problems: [{ path: 'xIn', message: 'That is beyond the quilt.' }],
     });
-    const onClose = dialog();
-    await userEvent.type(screen.getByLabelText('From the left, in'), '900');
-    await userEvent.click(screen.getByRole('button', { name: 'Note this fault' }));
-    expect(await screen.findByText('Say what you saw: pick at least one.')).toBeInTheDocument();
-    expect(screen.getByLabelText('From the left, in')).toBeInvalid();
-    expect(screen.getByLabelText('From the left, in')).toHaveValue('900');
+    const onClose = await dialog();
+    await userEvent.click(screen.getByRole('button', { name: first.label }));
+    await userEvent.click(screen.getByRole('button', { name: 'Note it without a place' }));
+    await userEvent.type(await screen.findByLabelText(/^From the left/), '900');
+    await userEvent.click(screen.getByRole('radio', { name: /judged harmless/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
+    await waitFor(() => expect(screen.getByLabelText(/^From the left/)).toBeInvalid());
+    expect(screen.getByLabelText(/^From the left/)).toHaveValue('900');
     expect(onClose).not.toHaveBeenCalled();
   });
-  test('a place given in inches is pinned on the map', async () => {
-    dialog();
-    await userEvent.type(screen.getByLabelText('From the left, in'), '10');
-    await userEvent.type(screen.getByLabelText('From the top, in'), '20');
-    const map = screen.getByRole('img', { name: /^Quilt map/ });
-    expect(map.querySelector('g[transform^="translate(10 20)"]')).not.toBeNull();
-  });
-  test('it says to stop first', () => {
-    dialog();
-    expect(screen.getByRole('dialog')).toHaveAccessibleDescription(/Stop sewing first/);
+  test('noted by mistake, it is taken back', async () => {
+    noted();
+    const back = jest
+      .mocked(actions.takeBackFaultAction)
+      .mockResolvedValueOnce({ ok: true, value: { id: 'f9' } } as never);
+    const onClose = await dialog();
+    await userEvent.click(screen.getByRole('button', { name: first.label }));
+    await userEvent.click(screen.getByRole('button', { name: 'Note it without a place' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Take it back' }));
+    expect(back.mock.calls.at(-1)![0]).toMatchObject({ faultId: 'f9', version: 1 });
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
   });
 });
 
@@ -149,7 +178,6 @@ describe('the table of faults', () => {
   });
   test.each([
     ['open', 'Mended', 'mended'],
-    ['open', 'Leave', 'left'],
     ['mended', 'Open again', 'open'],
   ] as const)('%s: pressing %s makes it %s, for the version seen', async (status, button, to) => {
     const set = jest
@@ -163,7 +191,21 @@ describe('the table of faults', () => {
         faultId: 'f1',
         version: 4,
         status: to,
+        word: '',
       }),
+    );
+  });
+  test('accepted as it is only with a word', async () => {
+    const set = jest
+      .mocked(actions.setFaultStatusAction)
+      .mockResolvedValueOnce({ ok: true, value: { version: 5 } } as never);
+    render(<FaultTable faults={[fault()]} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Accept as it is' }));
+    expect(screen.getByRole('button', { name: 'Accept' })).toBeDisabled();
+    await userEvent.type(screen.getByLabelText('Why fault 1 may stay'), 'client agreed');
+    await userEvent.click(screen.getByRole('button', { name: 'Accept' }));
+    await waitFor(() =>
+      expect(set.mock.calls.at(-1)![0]).toMatchObject({ status: 'left', version: 4, word: 'client agreed' }),
     );
   });
 });

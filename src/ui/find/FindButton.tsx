@@ -1,9 +1,10 @@
 'use client';
 import { Search } from 'lucide-react';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useEffect, useState } from 'react';
 
-const FindDialog = dynamic(() => import('./FindDialog').then((m) => m.FindDialog));
+const FindDialog = dynamic(() => patiently(() => import('./FindDialog')).then((m) => m.FindDialog));
 
 /** Find, from anywhere: Ctrl K. */
 export function FindButton() {

@@ -3,6 +3,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   { label: 'Rack', also: 'home quilts week due', href: '/' },
   { label: 'Calendar', also: 'frame promise dates due ical', href: '/calendar' },
   { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
+  { label: 'Studio record', also: 'handed back home past quilts hours promise', href: '/record' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
   {
     label: 'Machines and calibrations',

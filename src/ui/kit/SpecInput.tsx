@@ -1,12 +1,13 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { ColourField } from './ColourField';
 import { TextArea, TextField } from './Field';
 import type { FieldSpec, Values } from './field-spec';
 
 // What draws a list of choices comes with the first field that has one.
-const HexList = dynamic(() => import('./HexList').then((m) => m.HexList));
-const Choice = dynamic(() => import('./Choice').then((m) => m.Choice));
+const HexList = dynamic(() => patiently(() => import('./HexList')).then((m) => m.HexList));
+const Choice = dynamic(() => patiently(() => import('./Choice')).then((m) => m.Choice));
 
 /** One field of a record, whatever form holds its value. */
 export function SpecInput({

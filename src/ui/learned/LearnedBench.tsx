@@ -1,12 +1,15 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import type { LearnedView } from '@/actions/learned-view';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { Empty } from '@/ui/kit/Empty';
 import { effectDots } from './effect-dots';
 import { SearchList } from './SearchList';
 
-const GuessChart = dynamic(() => import('./GuessChart').then((m) => m.GuessChart), { ssr: false });
+const GuessChart = dynamic(() => patiently(() => import('./GuessChart')).then((m) => m.GuessChart), {
+  ssr: false,
+});
 
 /** How the bands held, in one sentence. */
 export function heldWords({ held, widening }: Pick<LearnedView, 'held' | 'widening'>): string {

@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { chooseSetupAction } from '@/actions/server';
@@ -19,11 +20,11 @@ import type { VaryZone } from './VaryPanel';
 import { WhyTable } from './WhyTable';
 
 // The drawings and their sliders come once the card stands; their room is kept.
-const VaryPanel = dynamic(() => import('./VaryPanel').then((m) => m.VaryPanel), {
+const VaryPanel = dynamic(() => patiently(() => import('./VaryPanel')).then((m) => m.VaryPanel), {
   ssr: false,
   loading: () => <div className="min-h-[520px] border-b" aria-busy="true" />,
 });
-const CardDialog = dynamic(() => import('./CardDialog').then((m) => m.CardDialog));
+const CardDialog = dynamic(() => patiently(() => import('./CardDialog')).then((m) => m.CardDialog));
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */
 export function MatchBench({

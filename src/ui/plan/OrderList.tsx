@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { setOrderAction } from '@/actions/server';
@@ -13,7 +14,7 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 import { type OrderRow, StepWords, type ThreadName } from './StepWords';
 import { useOrder } from './use-order';
 
-const OrderDrag = dynamic(() => import('./OrderDrag').then((m) => m.OrderDrag));
+const OrderDrag = dynamic(() => patiently(() => import('./OrderDrag')).then((m) => m.OrderDrag));
 
 type Step = { pass: number; thread: string; stabilise?: boolean };
 

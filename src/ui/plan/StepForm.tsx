@@ -1,9 +1,9 @@
 'use client';
 import { toast } from '@/ui/kit/toast';
-import { fixPlanAction, handBackAction, logStepAction, putOnFrameAction } from '@/actions/server';
+import { fixPlanAction, logStepAction, putOnFrameAction } from '@/actions/server';
 import { safety } from '@/core/cautions/cautions';
 import type { TurnRule } from '@/core/fields/lists';
-import { Button } from '@/ui/kit/Button';
+import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
 import { RecordForm } from '@/ui/kit/RecordForm';
@@ -37,12 +37,8 @@ export function StepForm(p: {
   const frame = useActionForm(putOnFrameAction, ({ where }) =>
     toast(where === 'on' ? 'It is on the frame.' : 'It is off the frame.'),
   );
-  const back = useActionForm(handBackAction, () =>
-    toast(p.home ? 'It is back on the Rack.' : 'It is handed back. It stays found with Ctrl K.'),
-  );
   const put = (where: 'on' | 'off') => frame.send({ quiltId: p.quiltId, where });
   const plan = (turnRule: TurnRule) => fix.send({ quiltId: p.quiltId, version: p.version, turnRule });
-  const give = (home: boolean) => back.send({ quiltId: p.quiltId, version: p.version, home });
   return (
     <div>
       {p.planned !== null && p.fixed === null && (
@@ -112,11 +108,11 @@ export function StepForm(p: {
         </div>
       )}
       {p.quilted && (
-        <Button look={p.home ? 'plain' : 'act'} disabled={back.pending} onClick={() => give(!p.home)}>
-          {p.home ? 'Bring it back to the Rack' : 'It is handed back'}
-        </Button>
+        <ButtonLink look={p.home ? 'plain' : 'act'} href={`/quilts/${p.quiltId}/hand-back`}>
+          {p.home ? 'It is home: its sheet and record' : 'To hand back'}
+        </ButtonLink>
       )}
-      <Problems problems={[...fix.problems, ...frame.problems, ...back.problems]} />
+      <Problems problems={[...fix.problems, ...frame.problems]} />
     </div>
   );
 }

@@ -104,15 +104,14 @@ describe('one next act at a time', () => {
     expect(await screen.findByText('The minutes must lie between 1 and 2000.')).toBeInTheDocument();
     expect(screen.getByLabelText(/^Minutes for pass 3/)).toHaveValue('0');
   });
-  test('all sewn: it is handed back, and may be brought back', async () => {
+  test('all sewn: the way home is next, and its record once it is home', () => {
     form({ fixed: 6, next: null, quilted: true });
-    await press('It is handed back');
-    expect(lastSent(actions.handBackAction)).toMatchObject({ quiltId: 'quilt-1', version: 4, home: true });
-  });
-  test('one that went home is brought back', async () => {
+    expect(screen.getByRole('link', { name: 'To hand back' })).toHaveAttribute(
+      'href',
+      '/quilts/quilt-1/hand-back',
+    );
     form({ fixed: 6, next: null, quilted: true, home: true });
-    await press('Bring it back to the Rack');
-    expect(lastSent(actions.handBackAction)).toMatchObject({ home: false });
+    expect(screen.getByRole('link', { name: /It is home/ })).toBeInTheDocument();
   });
   test('a frame that is taken is said', async () => {
     form({ fixed: 6 });

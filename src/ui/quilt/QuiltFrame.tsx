@@ -55,8 +55,8 @@ export function QuiltFrame({
         bands={bands}
         fill={shareSewn(quilt, plannedSteps)}
       />
-      <div className="grid min-h-[calc(100dvh-148px)] grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
-        <div className="pt-3 pb-20 pl-4">
+      <div className="grid min-h-[calc(100dvh-148px)] max-sm:grid-cols-1 sm:grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
+        <div className="pt-3 pb-20 pl-4 max-sm:hidden">
           <div className="xl:hidden">
             <QuiltMap
               {...mapProps(view, zoneId, page, passBands, density, plannedSteps)}
@@ -76,7 +76,9 @@ export function QuiltFrame({
           <ZoneList view={view} zoneId={zoneId} page={page} />
           <SourceKey className="mt-3 mr-3 mb-3 flex-col" />
         </div>
-        <div className="min-w-0 border-l bg-cloth px-5 pt-2.5 pb-6">{children}</div>
+        <div className="min-w-0 border-l bg-cloth px-5 pt-2.5 pb-6 max-sm:border-l-0 max-sm:px-3 max-sm:pb-20">
+          {children}
+        </div>
       </div>
       <QuiltKeys
         quilt={{

@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Fault, Zone } from '@/data/types';
@@ -7,8 +8,10 @@ import type { FaultQuilt } from '@/ui/faults/FaultDialog';
 import { Button } from '@/ui/kit/Button';
 
 // Dialogs come when they are first opened, so that the page itself stays light.
-const FaultDialog = dynamic(() => import('@/ui/faults/FaultDialog').then((m) => m.FaultDialog));
-const Modal = dynamic(() => import('@/ui/kit/Modal').then((m) => m.Modal));
+const FaultDialog = dynamic(() =>
+  patiently(() => import('@/ui/faults/FaultDialog')).then((m) => m.FaultDialog),
+);
+const Modal = dynamic(() => patiently(() => import('@/ui/kit/Modal')).then((m) => m.Modal));
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 to 5', 'the steps of the quilt'],
@@ -62,7 +65,7 @@ export function QuiltKeys(props: {
 
   return (
     <>
-      <div className="fixed bottom-0 left-0 z-30 flex w-[236px] gap-2 border-t bg-ground px-4 py-3 xl:w-[300px] print:hidden">
+      <div className="fixed bottom-0 left-0 z-30 flex w-full gap-2 sm:w-[236px] border-t bg-ground px-4 py-3 xl:w-[300px] print:hidden">
         <Button look="quiet" onClick={() => setFault(true)} aria-keyshortcuts="F">
           Note a fault <kbd className="rounded border px-1.5 text-13 text-ink2">F</kbd>
         </Button>

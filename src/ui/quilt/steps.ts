@@ -26,7 +26,7 @@ export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string)
       step: 'hand-back',
       label: 'Hand back',
       fact: quilt.handedBackOn ? `home ${short(quilt.handedBackOn)}` : `due ${short(quilt.dueOn)}`,
-      href: null,
+      href: at('hand-back'),
     },
   ];
 }

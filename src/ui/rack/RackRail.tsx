@@ -82,7 +82,7 @@ function Hours({ rail }: { rail: Rail<RackQuilt> }) {
 
 function Hanging({ q }: { q: RackQuilt }) {
   const { quilt } = q;
-  const page = quilt.step === 'hand-back' ? 'quilt' : quilt.step;
+  const page = quilt.step;
   return (
     <Link href={`/quilts/${quilt.id}/${page}`} className="group block">
       <span className="block border-b-[9px] border-[#8a6547] px-1.5 pt-1.5">

@@ -1,6 +1,7 @@
 'use client';
 import { Plus } from 'lucide-react';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
@@ -16,10 +17,10 @@ import { unpackCones } from './packed';
 import { type Listed, useRest } from '@/ui/kit/use-rest';
 import { ShelfRows } from './ShelfRows';
 
-const ShelfTable = dynamic(() => import('./ShelfTable').then((m) => m.ShelfTable));
-const ConeDialog = dynamic(() => import('./ConeDialog').then((m) => m.ConeDialog));
-const ConePanel = dynamic(() => import('./ConePanel').then((m) => m.ConePanel));
-const ManyDialog = dynamic(() => import('./ManyDialog').then((m) => m.ManyDialog));
+const ShelfTable = dynamic(() => patiently(() => import('./ShelfTable')).then((m) => m.ShelfTable));
+const ConeDialog = dynamic(() => patiently(() => import('./ConeDialog')).then((m) => m.ConeDialog));
+const ConePanel = dynamic(() => patiently(() => import('./ConePanel')).then((m) => m.ConePanel));
+const ManyDialog = dynamic(() => patiently(() => import('./ManyDialog')).then((m) => m.ManyDialog));
 
 const MOST_COMPARED = 6;
 const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';

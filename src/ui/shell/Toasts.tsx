@@ -1,7 +1,8 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 
-const Toaster = dynamic(() => import('sonner').then((m) => m.Toaster), { ssr: false });
+const Toaster = dynamic(() => patiently(() => import('sonner')).then((m) => m.Toaster), { ssr: false });
 
 /** Where toasts stand; drawn only in the browser, after the page itself. */
 export const Toasts = () => (

@@ -12,12 +12,14 @@ export interface Sign {
 /** A fault in two taps: what, and where; everything else can wait. */
 export function FaultPanel({
   signs,
+  pictures,
   more,
   map,
   onClose,
   onFault,
 }: {
   signs: readonly Sign[];
+  pictures: Readonly<Record<string, React.ReactNode>>;
   more: readonly Sign[];
   map: React.ReactNode;
   onClose: () => void;
@@ -30,7 +32,15 @@ export function FaultPanel({
       <StandPanel title="What is it?" onClose={onClose}>
         <div className="mt-3 grid grid-cols-2 gap-2 sm:grid-cols-3 lg:grid-cols-4">
           {[...signs, ...(all ? more : [])].map((s) => (
-            <Big key={s.id} label={s.label} onClick={() => setSign(s)} />
+            <button
+              key={s.id}
+              type="button"
+              onClick={() => setSign(s)}
+              className="flex min-h-[88px] flex-col overflow-hidden rounded border-[1.5px] border-rule bg-cloth text-left text-20 leading-tight font-semibold"
+            >
+              {pictures[s.id]}
+              <span className="px-2 py-1.5">{s.label}</span>
+            </button>
           ))}
           {!all && <Big label="Something else" look="quiet" onClick={() => setAll(true)} />}
         </div>

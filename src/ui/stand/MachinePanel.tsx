@@ -1,30 +1,40 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { LIFT_IN, type LinkEvent } from '@/core/stand-in/longarm';
 import { Taps } from '@/ui/kit/Taps';
 import { Big } from './Big';
 import type { ShownStep } from './stand-facts';
+import { Recording } from './Recording';
 import { StandPanel } from './StandPanel';
 import type { useLongarm } from './use-longarm';
 
-const StitchChart = dynamic(() => import('./StitchChart').then((m) => m.StitchChart), { ssr: false });
+const StitchChart = dynamic(() => patiently(() => import('./StitchChart')).then((m) => m.StitchChart), {
+  ssr: false,
+});
 const SPEEDS = [1, 5, 20].map((n) => ({ value: String(n), label: `${n} times` }));
 const WRONG = [
   { value: '', label: 'nothing' },
   { value: 'thread-break', label: 'the thread breaks' },
   { value: 'bobbin-out', label: 'the bobbin runs out' },
 ];
+const KEEP = [
+  { value: '', label: 'what it comes to' },
+  { value: 'raw', label: 'every reading too' },
+];
 const AFTER_STITCHES = 150;
 
 /** The machine over its link: the stand-in started with one tap, its path on the map, how long its stitches came out. */
 export function MachinePanel({
+  quiltId,
   step,
   longarm,
   map,
   onStart,
   onClose,
 }: {
+  quiltId: string;
   step: ShownStep | null;
   longarm: ReturnType<typeof useLongarm>;
   map: React.ReactNode;
@@ -33,6 +43,7 @@ export function MachinePanel({
 }) {
   const [speed, setSpeed] = useState('5');
   const [wrong, setWrong] = useState('');
+  const [raw, setRaw] = useState('');
   const { state, start, stop } = longarm;
   const { summary } = state;
   return (
@@ -56,12 +67,15 @@ export function MachinePanel({
                 { pass: step.pass, thread: step.thread, stabilise: step.stabilise },
                 Number(speed),
                 wrong ? [{ atStitch: AFTER_STITCHES, event: wrong as LinkEvent }] : [],
+                raw === 'raw',
               );
             }}
           />
         )}
         <Taps label="Speed" options={SPEEDS} value={speed} onChange={setSpeed} />
         <Taps label="What goes wrong" options={WRONG} value={wrong} onChange={setWrong} />
+        <Taps label="Keep" options={KEEP} value={raw} onChange={setRaw} />
+        <Recording quiltId={quiltId} />
       </div>
       {state.problem && (
         <p role="alert" className="mt-2 text-24 text-madder">

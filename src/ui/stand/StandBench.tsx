@@ -41,6 +41,7 @@ export function StandBench({
   entries: first,
   cursor,
   signs,
+  signPictures,
   moreSigns,
   raiseBefore,
   needle,
@@ -52,6 +53,8 @@ export function StandBench({
   entries: readonly LogEntry[];
   cursor: number;
   signs: readonly Sign[];
+  /** Each sign as it looks, drawn on the server. */
+  signPictures: Readonly<Record<string, React.ReactNode>>;
   moreSigns: readonly Sign[];
   raiseBefore: readonly number[];
   needle: { nm: number; stitches: number; worn: number; life: number } | null;
@@ -385,6 +388,7 @@ export function StandBench({
       {panel === 'fault' && (
         <FaultPanel
           signs={signs}
+          pictures={signPictures}
           more={moreSigns}
           map={map}
           onClose={() => setPanel(null)}
@@ -420,6 +424,7 @@ export function StandBench({
       )}
       {panel === 'machine' && (
         <MachinePanel
+          quiltId={quilt.id}
           step={step ?? null}
           longarm={longarm}
           map={map}

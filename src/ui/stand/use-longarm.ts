@@ -16,7 +16,7 @@ export interface LongarmState {
   limitInPerS: number;
   problem: string | null;
 }
-const STOPPED: LongarmState = {
+export const STOPPED: LongarmState = {
   running: false,
   summary: NO_RUN,
   path: [],
@@ -43,6 +43,7 @@ export function useLongarm(quiltId: string) {
       step: { pass: number; thread: string; stabilise: boolean },
       speed: number,
       faults: LongarmOrder['faults'],
+      raw: boolean,
     ) => {
       worker.current?.terminate();
       const query = new URLSearchParams({
@@ -59,7 +60,14 @@ export function useLongarm(quiltId: string) {
         });
       const work = (await answer.json()) as StepWork;
       const order: LongarmOrder = {
-        head: { run: uuidv7(), quiltId, ...step, machine: 'stand-in longarm', limitInPerS: work.limitInPerS },
+        head: {
+          run: uuidv7(),
+          quiltId,
+          ...step,
+          machine: 'stand-in longarm',
+          limitInPerS: work.limitInPerS,
+          raw,
+        },
         work,
         speed,
         faults,
@@ -83,7 +91,8 @@ export function useLongarm(quiltId: string) {
   return { state, start, stop };
 }
 
-function withBatch(s: LongarmState, frames: readonly Frame[]): LongarmState {
+/** The state with more readings: whatever the run’s length, no more points than a screen shows. */
+export function withBatch(s: LongarmState, frames: readonly Frame[]): LongarmState {
   const path = [...s.path];
   for (const f of frames) {
     const last = path.at(-1);

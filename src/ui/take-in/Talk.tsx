@@ -147,7 +147,7 @@ export function Talk(props: {
             <Photographs intakeId={intake.id} first={props.photographs} />
           </>
         )}
-        {step === 5 && (
+        {step === 5 && said.record.plan !== 'like' && (
           <PlanSketch
             values={{ ...said.record, widthIn: meanOf(said.widths), lengthIn: meanOf(said.lengths) }}
           />
@@ -248,6 +248,7 @@ const asForm = (said: Said, pages: ReturnType<typeof talkPages>) => ({
     pages.flatMap((p) => p.specs),
     said.record,
   ),
+  likeId: said.record.likeId || null,
   widthsIn: said.widths.map(numberOf),
   lengthsIn: said.lengths.map(numberOf),
   fabrics: said.cloths.map(clothSent),

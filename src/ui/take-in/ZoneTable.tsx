@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { areaOf } from '@/core/geometry/polygon';
 import { features } from '@/core/tables/features';
@@ -8,7 +9,7 @@ import type { StudioFabric, Yarn, Zone } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 
-const ZoneDialog = dynamic(() => import('./ZoneDialog').then((m) => m.ZoneDialog));
+const ZoneDialog = dynamic(() => patiently(() => import('./ZoneDialog')).then((m) => m.ZoneDialog));
 const WISH_WORD = { sink: 'to sink', texture: 'texture', show: 'to show' } as const;
 
 /** The zones with what is wished for each, and a way to change it. */

@@ -31,7 +31,9 @@ export function talkPages(p: {
   fabrics: { id: string; name: string }[];
   battings: StudioBatting[];
   machines: Machine[];
+  intake: { data: Record<string, unknown> };
 }): readonly TalkPage[] {
+  const like = (p.intake.data.record as Record<string, string> | undefined)?.likeName;
   const blocks = (v: Record<string, unknown>) => v.plan === 'blocks';
   const pages: { title: string; ask: string; specs: FieldSpec[]; also?: string[] }[] = [
     {
@@ -87,13 +89,21 @@ export function talkPages(p: {
       ask: 'A first plan of the zones; the map can be drawn finer afterwards.',
       specs: [
         { name: 'machineId', label: 'Machine', kind: 'choice', options: named(p.machines) },
-        { name: 'plan', label: 'Laid out as', kind: 'choice', options: options(PLAN_LABEL) },
+        {
+          name: 'plan',
+          label: 'Laid out as',
+          kind: 'choice',
+          options: [
+            ...(like ? [{ value: 'like', label: `like ${like}, with its techniques and cards` }] : []),
+            ...options(PLAN_LABEL),
+          ],
+        },
         {
           name: 'borderIn',
           label: 'Border',
           kind: 'number',
           hint: 'in',
-          when: (v) => v.plan !== 'whole' && v.plan !== 'strips',
+          when: (v) => !['whole', 'strips', 'like'].includes(String(v.plan)),
         },
         { name: 'sashIn', label: 'Sashing', kind: 'number', hint: 'in', when: blocks },
         {

@@ -40,7 +40,7 @@ const machines = [aMachine()];
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
 describe('the pages of the talk', () => {
-  const pages = talkPages({ clients: ['Odile Marsh'], fabrics, battings, machines });
+  const pages = talkPages({ clients: ['Odile Marsh'], fabrics, battings, machines, intake: { data: {} } });
   test('are five, and every field stands on one of them only', () => {
     expect(pages).toHaveLength(5);
     const names = pages.flatMap((p) => p.paths);

@@ -3,15 +3,19 @@ import { ImagePlus } from 'lucide-react';
 import { useState } from 'react';
 import { smallerPhotograph } from '@/ui/kit/smaller-photograph';
 import type { Result } from '@/actions/result';
+import type { PhotographMoment } from '@/core/fields/lists';
 import { CoreError } from '@/core/notes';
 
 /** Takes or chooses a photograph, makes it smaller here, and keeps it with a quilt. */
 export function AddPhotograph({
   ofId,
+  moment = 'test',
   label,
   onKept,
 }: {
   ofId: string;
+  /** When in the life of a quilt it is taken. */
+  moment?: PhotographMoment;
   label: string;
   onKept: (id: string) => void;
 }) {
@@ -21,7 +25,7 @@ export function AddPhotograph({
     setBusy(true);
     setProblem(null);
     try {
-      const answer = await fetch(`/photographs/${ofId}`, {
+      const answer = await fetch(`/photographs/${ofId}?moment=${moment}`, {
         method: 'POST',
         body: await smallerPhotograph(file),
       });

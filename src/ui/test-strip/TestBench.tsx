@@ -4,6 +4,7 @@ import { predicted, proven } from '@/core/source/known';
 import { DIRECTIONS, type Direction } from '@/core/fields/lists';
 import { ROUND, SEEN_IN_TESTS, SEEN_LABEL } from '@/core/fields/round';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { ToggleGroup } from 'radix-ui';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
@@ -30,9 +31,9 @@ import { TestStrip } from './TestStrip';
 import { VerdictTiles } from './VerdictTiles';
 import { DIRECTION_LABEL, TONE_TEXT, VERDICT_SIGN, verdictTone } from './words';
 
-const RoundDialog = dynamic(() => import('./RoundDialog').then((m) => m.RoundDialog));
-const CureList = dynamic(() => import('./CureList').then((m) => m.CureList));
-const StandInPanel = dynamic(() => import('./StandInPanel').then((m) => m.StandInPanel));
+const RoundDialog = dynamic(() => patiently(() => import('./RoundDialog')).then((m) => m.RoundDialog));
+const CureList = dynamic(() => patiently(() => import('./CureList')).then((m) => m.CureList));
+const StandInPanel = dynamic(() => patiently(() => import('./StandInPanel')).then((m) => m.StandInPanel));
 
 /** One judgement for the four straight directions at once. */
 const ALL = 'all';

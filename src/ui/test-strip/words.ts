@@ -1,4 +1,4 @@
-import type { Direction } from '@/core/fields/lists';
+import type { Direction, FaultWay } from '@/core/fields/lists';
 import type { TestRound } from '@/data/types';
 import type { Verdict } from '@/core/tension/probit';
 
@@ -49,6 +49,12 @@ export const DIRECTION_LABEL: Record<Direction, string> = {
   right: 'To the right',
   curve: 'Curve',
   point: 'Point',
+};
+/** Where in the sewing a fault shows. */
+export const FAULT_WAY_LABEL: Record<FaultWay, string> = {
+  ...DIRECTION_LABEL,
+  start: 'At a start',
+  seam: 'Over a seam',
 };
 
 /** The verdict that stands for a whole test: the one furthest from balance, the tight one of a tie. */

@@ -37,7 +37,7 @@ export function ThreadingPath(props: {
       <div className="w-[58px] shrink-0 pt-2.5">
         <SpoolGlyph width={48} height={66} bands={props.bands} fill={props.fill} />
       </div>
-      <nav aria-label={`Steps of ${name}`} className="relative min-w-0 flex-1">
+      <nav aria-label={`Steps of ${name}`} className="relative min-w-0 flex-1 max-sm:hidden">
         <svg
           viewBox={`0 0 ${WIDTH} 84`}
           preserveAspectRatio="none"

@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { keepMachineAction } from '@/actions/server';
@@ -16,7 +17,9 @@ import { formFields } from '@/ui/kit/form-fields';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { CALIBRATION } from './calibration-words';
 
-const CalibrationDialog = dynamic(() => import('./CalibrationDialog').then((m) => m.CalibrationDialog));
+const CalibrationDialog = dynamic(() =>
+  patiently(() => import('./CalibrationDialog')).then((m) => m.CalibrationDialog),
+);
 
 const FORM = formFields(MACHINE);
 

@@ -1,4 +1,5 @@
 import { isUUID } from 'class-validator';
+import { PHOTOGRAPH_MOMENTS } from '@/core/fields/lists';
 import { thisContext } from '@/actions/context';
 import { addPhotograph } from '@/actions/intakes';
 import { readPhotographBytes } from '@/data/intakes';
@@ -15,7 +16,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   });
 }
 
-/** A photograph for the talk named in the address. */
+/** A photograph for the talk or quilt named in the address. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const length = Number(request.headers.get('content-length') ?? 0);
@@ -24,5 +25,9 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
       { ok: false, problems: [{ path: 'photo', message: 'This photograph is too large.' }] },
       { status: 400 },
     );
-  return Response.json(await addPhotograph(thisContext(), id, new Uint8Array(await request.arrayBuffer())));
+  const asked = new URL(request.url).searchParams.get('moment');
+  const moment = PHOTOGRAPH_MOMENTS.find((m) => m === asked) ?? 'take-in';
+  return Response.json(
+    await addPhotograph(thisContext(), id, new Uint8Array(await request.arrayBuffer()), moment),
+  );
 }

@@ -1,13 +1,15 @@
+import { likelyHere } from '@/actions/fault-setup';
 import { readPlan } from '@/actions/plan';
 import { scalesOf } from '@/core/machine/scales';
+import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
-import { baseRates } from '@/core/faults/knowledge';
 import { symptoms } from '@/core/tables/symptoms';
 import { readEntries } from '@/data/log';
 import { readScales } from '@/data/machines';
 import { readFittedIn } from '@/data/needles';
 import { readSewnBeforeLog } from '@/data/steps';
 import { db } from '@/data/sql';
+import { SignPicture } from '@/ui/faults/SignPicture';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandBench } from '@/ui/stand/StandBench';
 import { raiseBefore, shownSteps } from '@/ui/stand/stand-facts';
@@ -15,11 +17,6 @@ import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Stand' };
 const SHOWN_SIGNS = 12;
-
-/** Signs of faults, those most often seen first. */
-const SIGNS = [...symptoms.rows]
-  .sort((a, b) => (baseRates[b.id] ?? 0) - (baseRates[a.id] ?? 0))
-  .map(({ id, label }) => ({ id, label }));
 
 export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
@@ -32,6 +29,11 @@ export default async function StandPage(props: QuiltPageProps) {
     readSewnBeforeLog(db(), quilt.id),
   ]);
   const steps = shownSteps(view, read, scalesOf(measured));
+  const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
+  const signs = (await likelyHere(db(), view, next?.zones[0]?.id ?? null)).map((id) => ({
+    id,
+    label: symptoms.get(id).label,
+  }));
   const sewnBefore = steps
     .filter((s) =>
       before.some(
@@ -53,8 +55,11 @@ export default async function StandPage(props: QuiltPageProps) {
       sewnBefore={sewnBefore}
       entries={entries}
       cursor={entries.at(-1)?.cursor ?? 0}
-      signs={SIGNS.slice(0, SHOWN_SIGNS)}
-      moreSigns={SIGNS.slice(SHOWN_SIGNS)}
+      signs={signs.slice(0, SHOWN_SIGNS)}
+      moreSigns={signs.slice(SHOWN_SIGNS)}
+      signPictures={Object.fromEntries(
+        signs.map(({ id }) => [id, <SignPicture key={id} id={id} className="block h-[62px] w-full" />]),
+      )}
       raiseBefore={raiseBefore(view, read)}
       needle={fitted && { nm: fitted.nm, stitches: fitted.stitches, worn: fitted.worn, life: fitted.life }}
       map={

@@ -12,6 +12,8 @@ import { cardFacts } from '@/ui/print/card-facts';
 import { settingCard } from '@/ui/print/setting-card';
 import { Sheet } from '@/ui/print/Sheet';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { clientSheet } from '@/actions/client-sheet';
+import { type HandBackOf, readHandBack } from '@/data/hand-back';
 import { readRounds } from '@/data/tests';
 import type { TestRound } from '@/data/types';
 import { facesAt } from '@/ui/test-strip/stitch-side';
@@ -21,7 +23,7 @@ import { readQuiltPage } from '../../quilt-page';
 
 export const metadata = { title: 'Sheet' };
 
-type Loaded = { rounds: TestRound[] } & Awaited<ReturnType<typeof readQuiltPage>> &
+type Loaded = { rounds: TestRound[]; hand: HandBackOf } & Awaited<ReturnType<typeof readQuiltPage>> &
   Awaited<ReturnType<typeof readPlan>> & { scales: Scales };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
@@ -29,6 +31,7 @@ const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => Reac
   order: { title: 'Order of work', body: order },
   cards: { title: 'Setting cards', body: cards },
   strip: { title: 'Test strip', body: strip },
+  client: { title: 'Client’s sheet', body: client },
 };
 
 export default async function SheetPage({
@@ -41,10 +44,14 @@ export default async function SheetPage({
   const sheet = SHEETS[(await params).sheet];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
-  const [plan, measured] = await Promise.all([readPlan(db(), page.view), readScales(db(), page.machine.id)]);
+  const [plan, measured, hand] = await Promise.all([
+    readPlan(db(), page.view),
+    readScales(db(), page.machine.id),
+    readHandBack(db(), page.view.quilt.id),
+  ]);
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await readRounds(db(), setup.id) : [];
-  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds };
+  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds, hand };
   const { quilt } = page.view;
   return (
     <Sheet title={`${sheet.title}: ${quilt.name}, ${quilt.client}`} back={`/quilts/${quilt.id}/sheets`}>
@@ -95,6 +102,21 @@ function strip({ view, zone, rounds }: Loaded) {
       </ol>
     </>
   );
+}
+
+/** What the client takes home. */
+function client({ view, hand, preferences }: Loaded) {
+  const sheet = clientSheet(view, hand, preferences);
+  return sheet.parts.map((p) => (
+    <section key={p.heading} className="mb-3 break-inside-avoid">
+      <h2 className="text-20">{p.heading}</h2>
+      <ul className="mt-1 space-y-1">
+        {p.lines.map((l) => (
+          <li key={l}>{l}</li>
+        ))}
+      </ul>
+    </section>
+  ));
 }
 
 function Rows({ rows }: { rows: readonly (readonly [string, string])[] }) {

@@ -1,0 +1,73 @@
+import { likelySigns } from '@/core/faults/likely-signs';
+import { setupFactsOf } from '@/core/faults/setup-facts';
+import { techniques } from '@/core/tables/techniques';
+import { readNotedLately } from '@/data/faults';
+import { readFittedIn } from '@/data/needles';
+import type { Sql } from '@/data/sql';
+import type { Fault } from '@/data/types';
+import { keptCauses } from './kept-causes';
+import type { QuiltView } from './quilt-view';
+import { coneName } from './zone-brief';
+
+/** What stands on the machine in a zone, from its card and the needle that is in, as the fault knowledge names it. */
+export async function faultSetup(sql: Sql, view: QuiltView, zoneId: string | null): Promise<Fault['known']> {
+  const card = cardOf(view, zoneId);
+  if (!card) return {};
+  const { zone, setup, top } = card;
+  const fitted = await readFittedIn(sql, view.quilt.machineId);
+  const t = techniques.get(zone.technique);
+  return setupFactsOf({
+    needleStitches: fitted?.stitches ?? null,
+    needleNm: setup.needleNm,
+    eye: setup.needleEye,
+    tex: top.tex,
+    fibre: top.fibre,
+    topFabric: [...zone.fabrics].sort((a, b) => b.share - a.share)[0]?.kind ?? null,
+    features: zone.features,
+    battingId: view.quilt.battingKind,
+    backing: view.quilt.backingKind,
+    handInPerS: setup.handInPerS ?? Math.min(t.handInPerS, setup.maxInPerS),
+    maxInPerS: setup.maxInPerS,
+    mode: setup.mode,
+    spi: setup.spi,
+    topGf: setup.provenTopGf ?? setup.topGf,
+    startTopGf: setup.topGf,
+    bobbinGf: setup.provenBobbinGf ?? setup.bobbinGf,
+    startBobbinGf: setup.bobbinGf,
+    besideRuler: t.besideRuler,
+    foot: setup.foot,
+  });
+}
+
+function cardOf(view: QuiltView, zoneId: string | null) {
+  const zone = view.zones.find((z) => z.id === zoneId);
+  const setup = zone && view.setups.get(zone.id);
+  const top = setup && view.shelf.find((c) => c.id === setup.topId);
+  return zone && setup && top ? { zone, setup, top } : null;
+}
+
+/** What is on the machine in a zone, in words; nothing where no card is chosen. */
+export async function knownWords(sql: Sql, view: QuiltView, zoneId: string | null): Promise<string> {
+  const card = cardOf(view, zoneId);
+  if (!card) return '';
+  const { setup, top } = card;
+  const fitted = await readFittedIn(sql, view.quilt.machineId);
+  return [
+    `${coneName(top)} above`,
+    `${Math.round(setup.provenTopGf ?? setup.topGf)} / ${Math.round(setup.provenBobbinGf ?? setup.bobbinGf)} gf`,
+    fitted
+      ? `needle Nm ${fitted.nm} after ${Math.round(fitted.stitches / 100) / 10} thousand stitches`
+      : `needle Nm ${setup.needleNm}`,
+    ...(setup.handInPerS ? [`hands ${setup.handInPerS.toFixed(1)} in/s`] : []),
+  ].join(', ');
+}
+
+/** The signs that are likeliest in a zone of this studio, the likeliest first. */
+export async function likelyHere(sql: Sql, view: QuiltView, zoneId: string | null): Promise<string[]> {
+  const [setup, { book }, noted] = await Promise.all([
+    faultSetup(sql, view, zoneId),
+    keptCauses(sql),
+    readNotedLately(sql),
+  ]);
+  return likelySigns(setup, book, noted).map((s) => s.id);
+}

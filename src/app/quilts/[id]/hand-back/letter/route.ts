@@ -1,0 +1,25 @@
+import { isUUID } from 'class-validator';
+import { clientLetter, clientSheet } from '@/actions/client-sheet';
+import { readQuiltView } from '@/actions/quilt-view';
+import { readHandBack } from '@/data/hand-back';
+import { readPreferences } from '@/data/preferences';
+import { db } from '@/data/sql';
+
+export const dynamic = 'force-dynamic';
+
+/** The client's sheet as a letter to send. */
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const view = isUUID(id) ? await readQuiltView(db(), id, 'its cards') : null;
+  if (!view) return new Response('No such quilt.', { status: 404 });
+  const [hand, preferences] = await Promise.all([readHandBack(db(), id), readPreferences(db())]);
+  const letter = await clientLetter(db(), id, clientSheet(view, hand, preferences!), preferences!.name);
+  const file = `${view.quilt.name.replace(/[^\w]+/g, '-').toLowerCase()}.eml`;
+  return new Response(new Uint8Array(letter), {
+    headers: {
+      'Content-Type': 'message/rfc822',
+      'Content-Disposition': `attachment; filename="${file}"`,
+      'Cache-Control': 'no-store',
+    },
+  });
+}

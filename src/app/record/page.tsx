@@ -1,0 +1,173 @@
+import { format, parseISO } from 'date-fns';
+import Link from 'next/link';
+import { fabrics } from '@/core/tables/fabrics';
+import { techniques } from '@/core/tables/techniques';
+import { readRecord, readRecordLines, readRecordSum, type RecordFilter } from '@/data/hand-back';
+import { db } from '@/data/sql';
+import { Empty } from '@/ui/kit/Empty';
+import { HeadRow } from '@/ui/kit/HeadRow';
+import { BeginTalk } from '@/ui/take-in/BeginTalk';
+
+export const metadata = { title: 'Studio record' };
+const SHOWN = 60;
+type Query = Partial<Record<'q' | 'cloth' | 'thread' | 'technique', string>>;
+
+const filterOf = ({ q, cloth, thread, technique }: Query): RecordFilter => ({
+  words: (q ?? '').slice(0, 60),
+  cloth: cloth && fabrics.find(cloth) ? cloth : null,
+  thread: thread ? thread.slice(0, 120) : null,
+  technique: technique && techniques.find(technique) ? technique : null,
+});
+const hours = (min: number) => (min / 60).toFixed(1);
+
+/** All quilts handed back: what worked, hours against what was predicted, thread, faults; and the next one like it. */
+export default async function RecordPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const filter = filterOf(await searchParams);
+  const [found, sum, lines] = await Promise.all([
+    readRecord(db(), filter, SHOWN),
+    readRecordSum(db()),
+    readRecordLines(db()),
+  ]);
+  const rows = found.slice(0, SHOWN);
+  const narrowed = filter.words !== '' || filter.cloth || filter.thread || filter.technique;
+  const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
+  const picks = [
+    ['cloth', 'Cloth', 'every cloth', filter.cloth, fabrics.rows.map((f) => [f.id, f.label] as const)],
+    ['thread', 'Thread line', 'every thread', filter.thread, lines.map((l) => [l, l] as const)],
+    [
+      'technique',
+      'Technique',
+      'every technique',
+      filter.technique,
+      techniques.rows.map((t) => [t.id, t.label] as const),
+    ],
+  ] as const;
+  return (
+    <div className="px-6 pt-4 pb-10">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-24">Studio record</h1>
+        <p className="text-ink2">
+          {sum.quilts} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back
+          {sum.quilts > 0 && `, ${sum.quilts - sum.late} of them by the day promised`}
+          {sum.predictedMin > 0 &&
+            `; timed steps took ${hours(sum.minutes)} h where ${hours(sum.predictedMin)} were predicted`}
+        </p>
+      </div>
+      <form
+        role="search"
+        aria-label="Narrow the record"
+        className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
+      >
+        <input
+          name="q"
+          defaultValue={filter.words}
+          aria-label="Quilt or client"
+          placeholder="Quilt or client"
+          className={`${control} w-56`}
+        />
+        {picks.map(([name, label, any, value, options]) => (
+          <select
+            key={name}
+            name={name}
+            aria-label={label}
+            defaultValue={value ?? ''}
+            className={`${control} max-w-[220px]`}
+          >
+            <option value="">{any}</option>
+            {options.map(([id, text]) => (
+              <option key={id} value={id}>
+                {text}
+              </option>
+            ))}
+          </select>
+        ))}
+        <button
+          type="submit"
+          className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
+        >
+          Narrow
+        </button>
+        {narrowed && (
+          <Link className="min-h-11 content-center text-indigo hover:underline" href="/record">
+            Show all
+          </Link>
+        )}
+      </form>
+      {rows.length === 0 ? (
+        <Empty title={narrowed ? 'No quilt like that' : 'No quilt handed back yet'}>
+          {narrowed
+            ? 'Widen the search, or show all.'
+            : 'A quilt handed back leaves the Rack and stands here with its hours, thread and faults; the next one like it can begin from it.'}
+        </Empty>
+      ) : (
+        <table className="mt-2 w-full">
+          <HeadRow
+            names={['Quilt', 'Home', 'Threads and techniques', 'Hours', 'Faults', 'What worked', 'Next']}
+          />
+          <tbody>
+            {rows.map((r) => {
+              const c = r.cameTo;
+              return (
+                <tr key={r.id} className="border-t align-top">
+                  <td className="py-2 pr-3">
+                    <Link
+                      className="font-semibold text-indigo hover:underline"
+                      href={`/quilts/${r.id}/hand-back`}
+                    >
+                      {r.name}
+                    </Link>
+                    <span className="block text-13 text-ink2">
+                      {r.client} · {r.widthIn} × {r.lengthIn} in ·{' '}
+                      {r.cloths.map((k) => fabrics.find(k)?.label ?? k).join(', ')}
+                    </span>
+                  </td>
+                  <td className="py-2 pr-3 whitespace-nowrap">
+                    {format(parseISO(r.handedBackOn), 'd MMM yy')}
+                    <span
+                      className={`block text-13 ${r.handedBackOn > r.dueOn ? 'text-weld-text' : 'text-verdigris'}`}
+                    >
+                      {r.handedBackOn > r.dueOn
+                        ? `promised ${format(parseISO(r.dueOn), 'd MMM')}`
+                        : 'as promised'}
+                    </span>
+                  </td>
+                  <td className="py-2 pr-3">
+                    {r.threads.join(', ') || 'no card kept'}
+                    <span className="block text-13 text-ink2">
+                      {r.techniques.map((t) => techniques.find(t)?.label ?? t).join(', ')}
+                    </span>
+                  </td>
+                  <td className="py-2 pr-3 whitespace-nowrap">
+                    {c && c.minutes !== null && c.predictedMin !== null ? (
+                      <>
+                        {hours(c.minutes)} h
+                        <span className="block text-13 text-ink2">{hours(c.predictedMin)} predicted</span>
+                      </>
+                    ) : (
+                      'not timed'
+                    )}
+                  </td>
+                  <td className="py-2 pr-3">
+                    {r.faults}
+                    {c && c.usedM > 0 && c.plannedM > 0 && (
+                      <span className="block text-13 whitespace-nowrap text-ink2">
+                        {Math.round(c.usedM)} of {Math.round(c.plannedM)} m
+                      </span>
+                    )}
+                  </td>
+                  <td className="max-w-[220px] py-2 pr-3">{r.word}</td>
+                  <td className="py-1.5 text-right">
+                    <BeginTalk likeId={r.id} label="Start the next one like this" />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      )}
+      {found.length > SHOWN && (
+        <p className="mt-2 text-ink2">The newest {SHOWN} are shown: narrow the record to see others.</p>
+      )}
+    </div>
+  );
+}
