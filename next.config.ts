@@ -6,6 +6,8 @@ const config: NextConfig = {
   typedRoutes: false,
   // Types are checked by ./test and npm run check, tests included; a studio's start need not wait for that.
   typescript: { ignoreBuildErrors: true },
+  // Every reader gets a page's title with the page: one that comes later leaves a page without a name for a moment.
+  htmlLimitedBots: /.*/,
   turbopack: { root: import.meta.dirname },
   experimental: { serverActions: { bodySizeLimit: '8mb' }, optimizePackageImports: ['radix-ui'] },
 };

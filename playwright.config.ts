@@ -15,9 +15,12 @@ export default defineConfig({
   ],
   use: {
     viewport: { width: 1280, height: 800 },
+    // Nothing waits for ever: what has not come after this long does not come.
+    actionTimeout: 90_000,
     screenshot: 'only-on-failure',
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM,
       args: [
         '--no-sandbox',
         '--host-resolver-rules=MAP studio.test 127.0.0.1, MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',

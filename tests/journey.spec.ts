@@ -137,6 +137,7 @@ test('the same way with the keyboard only', async ({ page }) => {
   // The search has the focus; the first tile follows it.
   await expect(dialog.getByLabel('Find a sign')).toBeFocused();
   await page.keyboard.type('eyelash');
+  await expect(dialog.getByRole('button', { name: /eyelash/i }).first()).toBeVisible();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Space');
   await dialog.getByRole('button', { name: 'Note it without a place' }).focus();

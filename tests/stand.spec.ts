@@ -92,6 +92,7 @@ test('two hundred taps with the network cut, a reload, and the server killed twi
         await page.keyboard.press('c');
         await page.keyboard.press('b');
       }
+      await expect(page.getByText(/^writing/)).toBeHidden();
     };
     await taps(20);
     await page.context().setOffline(true);

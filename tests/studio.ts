@@ -46,7 +46,7 @@ export async function openQuilt(page: Page, name: string) {
 }
 
 export async function expectAccessible(page: Page) {
-  // What is still fading in is judged once it stands.
+  // What is still fading in is judged once it stands; short words come and go at once where motion is reduced.
   await page.waitForFunction(() =>
     document
       .getAnimations()

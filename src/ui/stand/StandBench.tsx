@@ -220,7 +220,7 @@ export function StandBench({
       act: () => setPostureAt(sinceRest),
       label: 'Done',
     });
-  const waiting = outbox.waiting.length + writing;
+  const waiting = outbox.waiting.length;
 
   return (
     <Screen>
@@ -242,9 +242,11 @@ export function StandBench({
         >
           {!outbox.known
             ? '…'
-            : waiting === 0
-              ? 'all kept'
-              : `${waiting} ${waiting === 1 ? 'waits' : 'wait'} on this device`}
+            : writing > 0
+              ? `writing ${writing}…`
+              : waiting === 0
+                ? 'all kept'
+                : `${waiting} ${waiting === 1 ? 'waits' : 'wait'} on this device`}
         </p>
       </header>
 

@@ -59,11 +59,36 @@ export function watchOutbox(f: (o: Outbox) => void): () => void {
   return () => told.delete(f);
 }
 
-/** Writes an entry on this device; once the promise is kept it survives a reload, a dead browser, an empty battery. */
-export async function write(entry: LogEntry): Promise<void> {
-  const db = await database();
-  await db.add('waiting', { entry });
-  await tell();
+/** Entries tapped and not yet on the device, in their order. */
+let tapped: { entry: LogEntry; kept: () => void; failed: (e: unknown) => void }[] = [];
+let writing = false;
+
+/**
+ * Writes an entry on this device; once the promise is kept it survives a reload, a dead browser, an empty battery.
+ * What is tapped while the device is busy goes down together with the next write.
+ */
+export function write(entry: LogEntry): Promise<void> {
+  const kept = new Promise<void>((kept, failed) => tapped.push({ entry, kept, failed }));
+  void writeTapped();
+  return kept;
+}
+
+async function writeTapped() {
+  if (writing) return;
+  writing = true;
+  while (tapped.length > 0) {
+    const now = tapped;
+    tapped = [];
+    try {
+      const tx = (await database()).transaction('waiting', 'readwrite', { durability: 'strict' });
+      await Promise.all([...now.map((t) => tx.store.add({ entry: t.entry })), tx.done]);
+      await tell();
+      for (const t of now) t.kept();
+    } catch (e) {
+      for (const t of now) t.failed(e);
+    }
+  }
+  writing = false;
   void send();
 }
 
