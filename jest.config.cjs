@@ -1,6 +1,7 @@
 /**
- * Unit tests stand beside the code. Those that need the database are named *.db.test.ts; those of components are
- * *.test.tsx and run in a simulated browser.
+ * Unit tests stand beside the code. Those that need the database are named *.db.test.ts; those that try a rule on many
+ * made-up worlds *.trial.test.ts (npm run check leaves out both); those of components are *.test.tsx and run in a
+ * simulated browser.
  */
 const shared = {
   roots: ['<rootDir>/src'],

@@ -20,7 +20,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: process.env.CHROMIUM,
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--host-resolver-rules=MAP studio.test 127.0.0.1, MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',

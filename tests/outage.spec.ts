@@ -65,7 +65,7 @@ test('the browser is killed with entries waiting: opened again, it sends them', 
   const folder = mkdtempSync('/var/tmp/tidy-spool-browser.');
   const open = () =>
     chromium.launchPersistentContext(folder, {
-      executablePath: process.env.CHROMIUM,
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox'],
       baseURL: studio.url,
     });

@@ -5,6 +5,7 @@ import * as actions from '@/actions/server';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { CalendarBench } from './CalendarBench';
+import { fill } from '@/ui/testing/fill';
 
 const today = dayNumber('2026-11-25');
 const job = (part: Partial<CalendarJob> = {}): CalendarJob =>
@@ -78,7 +79,7 @@ test('opened, its dates can be changed; a promise left alone is not sent', async
   await userEvent.keyboard('{Enter}');
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
   expect(dialog).toHaveTextContent('Likely done Sun 29 Nov, four times in five by Tue 1 Dec.');
-  await userEvent.type(within(dialog).getByLabelText(/^May begin/), '2026-12-01');
+  await fill(within(dialog).getByLabelText(/^May begin/), '2026-12-01');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
   expect(lastSent(actions.setDaysAction)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });
 });
@@ -89,7 +90,7 @@ test('a promise that was moved is sent, and a refusal stands at it', async () =>
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
   const due = within(dialog).getByLabelText('Promised for');
   await userEvent.clear(due);
-  await userEvent.type(due, '2026-11-01');
+  await fill(due, '2026-11-01');
   refuseNext(actions.setDaysAction, 'dueOn', 'A promise lies in the future.');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
   expect(lastSent(actions.setDaysAction)).toMatchObject({ dueOn: '2026-11-01' });

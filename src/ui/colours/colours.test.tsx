@@ -9,6 +9,7 @@ import { pack } from '@/ui/kit/pack';
 import { ColourBench, type ColourZone } from './ColourBench';
 import { laidThreads, LOUPE, LOUPE_PX_PER_MM, pictureUnderLoupe } from './loupe';
 import { readInWorker } from './photo-reader';
+import { fill } from '@/ui/testing/fill';
 
 jest.mock('./photo-reader', () => ({ readInWorker: jest.fn() }));
 const read = jest.mocked(readInWorker);
@@ -220,7 +221,7 @@ describe('a photograph', () => {
     await give();
     const across = await screen.findByLabelText(/The photograph shows/);
     await userEvent.clear(across);
-    await userEvent.type(across, 'a lot');
+    await fill(across, 'a lot');
     expect(screen.getByRole('alert')).toHaveTextContent('Between 0.5 and 200 inches.');
     expect(across).toHaveValue('a lot');
   });

@@ -6,6 +6,7 @@ import { aFault, lastSent, refuseNext } from '@/ui/testing/studio';
 import { FaultBench } from './FaultBench';
 import type { FoundCause } from './shown';
 import { RateBars } from './RateBars';
+import { fill } from '@/ui/testing/fill';
 
 const fault = aFault({
   id: 'f',
@@ -135,9 +136,9 @@ test('closed with its cause, what was done and whether it held; a refusal stands
   refuseNext(actions.closeFaultAction, 'ownCause', 'Say what it was.');
   await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
   expect(await screen.findByText('Say what it was.')).toBeVisible();
-  await userEvent.type(screen.getByLabelText(/^What it was/), 'a draught');
-  await userEvent.type(screen.getByLabelText(/^What you did/), 'shut the door');
-  await userEvent.type(screen.getByLabelText('Minutes it took'), '12,5');
+  await fill(screen.getByLabelText(/^What it was/), 'a draught');
+  await fill(screen.getByLabelText(/^What you did/), 'shut the door');
+  await fill(screen.getByLabelText('Minutes it took'), '12,5');
   await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
   expect(lastSent(actions.closeFaultAction)).toMatchObject({
     cause: null,

@@ -8,6 +8,7 @@ import { FaultTable } from './FaultTable';
 import { Compass } from './Compass';
 import { drawnSigns, signDrawing } from './sign-drawing';
 import { SignTiles } from './SignTiles';
+import { fill } from '@/ui/testing/fill';
 
 const first = symptoms.get('skipped');
 const fault = aFault;
@@ -43,10 +44,10 @@ describe('picking what was seen', () => {
   });
   test('letters narrow them, and what is picked stays', async () => {
     tiles(['top_break']);
-    await userEvent.type(screen.getByLabelText('Find a sign'), 'skip');
+    await fill(screen.getByLabelText('Find a sign'), 'skip');
     expect(screen.getByRole('button', { name: first.label })).toBeInTheDocument();
     expect(screen.getByRole('button', { pressed: true })).toHaveTextContent('Top thread breaks');
-    await userEvent.type(screen.getByLabelText('Find a sign'), 'zzzz');
+    await fill(screen.getByLabelText('Find a sign'), 'zzzz');
     expect(screen.getByText(/Nothing in the list reads like that/)).toBeInTheDocument();
   });
   test('pressing picks, pressing again lets go', async () => {
@@ -110,9 +111,9 @@ describe('noting a fault', () => {
     await userEvent.click(screen.getByRole('radio', { name: '2' }));
     expect(screen.getByText(first.severity[2])).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Over a seam' }));
-    await userEvent.type(screen.getByLabelText(/^From the left/), '12,5');
-    await userEvent.type(screen.getByLabelText(/^From the top/), '3');
-    await userEvent.type(screen.getByLabelText('Note'), 'on the way back');
+    await fill(screen.getByLabelText(/^From the left/), '12,5');
+    await fill(screen.getByLabelText(/^From the top/), '3');
+    await fill(screen.getByLabelText('Note'), 'on the way back');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
     expect(tell.mock.calls.at(-1)![0]).toMatchObject({
       faultId: 'f9',
@@ -135,7 +136,7 @@ describe('noting a fault', () => {
     const onClose = await dialog();
     await userEvent.click(screen.getByRole('button', { name: first.label }));
     await userEvent.click(screen.getByRole('button', { name: 'Note it without a place' }));
-    await userEvent.type(await screen.findByLabelText(/^From the left/), '900');
+    await fill(await screen.findByLabelText(/^From the left/), '900');
     await userEvent.click(screen.getByRole('radio', { name: /judged harmless/ }));
     await userEvent.click(screen.getByRole('button', { name: 'Keep it so' }));
     await waitFor(() => expect(screen.getByLabelText(/^From the left/)).toBeInvalid());
@@ -202,7 +203,7 @@ describe('the table of faults', () => {
     render(<FaultTable faults={[fault()]} />);
     await userEvent.click(screen.getByRole('button', { name: 'Accept as it is' }));
     expect(screen.getByRole('button', { name: 'Accept' })).toBeDisabled();
-    await userEvent.type(screen.getByLabelText('Why fault 1 may stay'), 'client agreed');
+    await fill(screen.getByLabelText('Why fault 1 may stay'), 'client agreed');
     await userEvent.click(screen.getByRole('button', { name: 'Accept' }));
     await waitFor(() =>
       expect(set.mock.calls.at(-1)![0]).toMatchObject({ status: 'left', version: 4, word: 'client agreed' }),

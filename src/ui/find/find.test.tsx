@@ -5,6 +5,7 @@ import { router } from '@/ui/testing/browser';
 import { COMMANDS } from './commands';
 import { FindButton } from './FindButton';
 import { FindDialog } from './FindDialog';
+import { fill } from '@/ui/testing/fill';
 
 const rows: Found[] = [
   { kind: 'cone', id: 'cone-fog', name: 'Heron Poly 60 Fog', detail: 'tex 18', hex: '#b9c6c9' },
@@ -24,7 +25,7 @@ const open = () => {
   render(<FindDialog onClose={onClose} />);
   return onClose;
 };
-const type = (text: string) => userEvent.type(screen.getByRole('combobox'), text);
+const type = (text: string) => fill(screen.getByRole('combobox'), text);
 
 test('without letters the places are offered', () => {
   answer(rows);

@@ -16,6 +16,7 @@ import { Sourced, SourceKey } from './Sourced';
 import { Stepper } from './Stepper';
 import { ThreadSwatch } from './Swatch';
 import { useActionForm } from './use-action-form';
+import { fill } from '@/ui/testing/fill';
 
 const refused = (...problems: { path: string; message: string }[]): Result<never> => ({
   ok: false,
@@ -104,7 +105,7 @@ describe('fields', () => {
   test('a colour can be typed, or taken from the palette', async () => {
     const onChange = jest.fn();
     render(<ColourField id="hex" label="Colour" value="#6e3b63" onChange={onChange} />);
-    await userEvent.type(screen.getByLabelText('Colour'), 'f');
+    await fill(screen.getByLabelText('Colour'), 'f');
     expect(onChange).toHaveBeenCalledWith('#6e3b63f');
     expect(screen.getByLabelText('Colour, palette')).toHaveValue('#6e3b63');
   });
@@ -332,13 +333,13 @@ describe('a record’s form', () => {
     );
     const tex = screen.getByLabelText('Tex');
     await userEvent.clear(tex);
-    await userEvent.type(tex, 'thick');
+    await fill(tex, 'thick');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
     expect(await screen.findByText('Tex: give a number.')).toBeInTheDocument();
     expect(tex).toHaveValue('thick');
     expect(act.mock.calls[0]![0]).toMatchObject({ id: 'x', version: 4, tex: 'thick', name: 'Teal' });
     await userEvent.clear(tex);
-    await userEvent.type(tex, '24');
+    await fill(tex, '24');
     await userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
     await waitFor(() => expect(onDone).toHaveBeenCalledWith({ id: 'x' }));
     expect(act.mock.calls[1]![0]).toMatchObject({ tex: 24 });

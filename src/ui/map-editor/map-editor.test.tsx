@@ -6,6 +6,7 @@ import { router } from '@/ui/testing/browser';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import type { DrawnZone } from './MapCanvas';
 import { MapEditor } from './MapEditor';
+import { fill } from '@/ui/testing/fill';
 
 const quilt = { id: 'quilt-1', name: 'Salt Pans', widthIn: 40, lengthIn: 30, version: 5 };
 const zones: DrawnZone[] = [
@@ -73,13 +74,13 @@ test('a shape repeats in columns and rows as one zone, laid over what is there',
   const dialog = screen.getByRole('dialog', { name: 'Repeat Lantern' });
   const [across, down] = within(dialog).getAllByRole('textbox');
   await userEvent.clear(across!);
-  await userEvent.type(across!, '0');
+  await fill(across!, '0');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Repeat it' }));
   expect(await within(dialog).findByText('Give whole numbers from 1 to 40.')).toBeInTheDocument();
   await userEvent.clear(across!);
-  await userEvent.type(across!, '4');
+  await fill(across!, '4');
   await userEvent.clear(down!);
-  await userEvent.type(down!, '2');
+  await fill(down!, '2');
   await waitFor(() => expect(within(dialog).getByRole('button', { name: 'Repeat it' })).toBeEnabled());
   await userEvent.click(within(dialog).getByRole('button', { name: 'Repeat it' }));
   await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());

@@ -20,6 +20,7 @@ import { packNames } from './thread-names';
 import { WhatIfPanel } from './WhatIfPanel';
 import { whyRows } from './why-rows';
 import { WhyTable } from './WhyTable';
+import { fill } from '@/ui/testing/fill';
 
 const request = aMatch();
 const sandwich = {
@@ -383,11 +384,11 @@ describe('sums along a ruler', () => {
     render(<RulerSums offsetIn={0.25} />);
     const repeat = screen.getByLabelText(/Repeat/);
     await userEvent.clear(repeat);
-    await userEvent.type(repeat, '41');
+    await fill(repeat, '41');
     expect(screen.getByRole('region')).toHaveTextContent(/1 repeats at 146 %/);
     const chord = screen.getByLabelText(/Arc from point/);
     await userEvent.clear(chord);
-    await userEvent.type(chord, '40');
+    await fill(chord, '40');
     expect(screen.getByRole('region')).not.toHaveTextContent('deep');
   });
   test('the ruler’s own caution is always there', () => {
@@ -406,7 +407,7 @@ describe('sums for couching', () => {
     expect(region).toHaveTextContent('the couching foot takes it');
     const yarn = screen.getByRole('textbox', { name: /Yarn/ });
     await userEvent.clear(yarn);
-    await userEvent.type(yarn, '5');
+    await fill(yarn, '5');
     expect(region).toHaveTextContent('guided by hand before the ruler foot');
     expect(region).toHaveTextContent('wants a hole of 5.5 mm');
   });

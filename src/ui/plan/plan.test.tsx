@@ -14,6 +14,7 @@ import { OrderList } from './OrderList';
 import { StepForm } from './StepForm';
 import { useOrder } from './use-order';
 import { ZoneWorkTable } from './ZoneWorkTable';
+import { fill } from '@/ui/testing/fill';
 
 jest.mock('./use-order', () => ({ useOrder: jest.fn() }));
 
@@ -85,7 +86,7 @@ describe('one next act at a time', () => {
   });
   test('on the frame: the next step is logged with its minutes', async () => {
     form({ fixed: 6, begun: true, onFrame: true });
-    await userEvent.type(screen.getByLabelText(/^Minutes for pass 3, Heron/), '41');
+    await fill(screen.getByLabelText(/^Minutes for pass 3, Heron/), '41');
     await press('This step is done');
     expect(lastSent(actions.logStepAction)).toMatchObject({
       quiltId: 'quilt-1',
@@ -98,7 +99,7 @@ describe('one next act at a time', () => {
   });
   test('minutes refused stand at their field', async () => {
     form({ fixed: 6, begun: true, onFrame: true });
-    await userEvent.type(screen.getByLabelText(/^Minutes for pass 3/), '0');
+    await fill(screen.getByLabelText(/^Minutes for pass 3/), '0');
     refuseNext(actions.logStepAction, 'minutes', 'The minutes must lie between 1 and 2000.');
     await press('This step is done');
     expect(await screen.findByText('The minutes must lie between 1 and 2000.')).toBeInTheDocument();

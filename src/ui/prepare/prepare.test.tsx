@@ -4,6 +4,7 @@ import { planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { packedDiagram } from './cutting';
 import { PrepareBench } from './PrepareBench';
+import { fill } from '@/ui/testing/fill';
 
 const quilt = { id: 'q', name: 'Harbour Lights', widthIn: 64, lengthIn: 80 };
 const start = {
@@ -29,10 +30,10 @@ const bench = (part: Partial<Parameters<typeof PrepareBench>[0]> = {}) =>
       {...part}
     />,
   ).container;
-const fill = async (label: string | RegExp, text: string) => {
+const fillAt = async (label: string | RegExp, text: string) => {
   const field = screen.getByLabelText(label);
   await userEvent.clear(field);
-  if (text) await userEvent.type(field, text);
+  if (text) await fill(field, text);
 };
 const ways = (part: object = {}) =>
   planBacking({
@@ -59,7 +60,7 @@ test('another way redraws the cutting', async () => {
 });
 test('a wide cloth is taken in one piece', async () => {
   bench();
-  await fill(/^Driftwood dot, width/, '108');
+  await fillAt(/^Driftwood dot, width/, '108');
   expect(screen.getByRole('img', { name: /^Cutting: in one piece/ })).toBeInTheDocument();
 });
 test('prewashed cloth is bought longer, by its shrinkage', async () => {
@@ -72,7 +73,7 @@ test('prewashed cloth is bought longer, by its shrinkage', async () => {
 });
 test.each(['', 'wide', '0'])('a width of “%s” is said at its field, and the rest stands', async (text) => {
   bench();
-  await fill(/^Driftwood dot, width/, text);
+  await fillAt(/^Driftwood dot, width/, text);
   expect(screen.getByText('Give the width in inches.')).toBeInTheDocument();
   expect(screen.getByRole('region', { name: 'Binding' })).toBeInTheDocument();
 });
@@ -81,7 +82,7 @@ test('binding: strips and how much cloth; a strip of nothing is said in words', 
   const binding = planBinding(quilt, { widthIn: 44 }, 2.5);
   const region = screen.getByRole('region', { name: 'Binding' });
   expect(region).toHaveTextContent(`${binding.strips} strips`);
-  await fill(/^Strips cut at/, '0');
+  await fillAt(/^Strips cut at/, '0');
   expect(region).not.toHaveTextContent(/\d+ strips/);
   expect(region).toHaveTextContent('Give the width of the strips in inches.');
 });

@@ -11,6 +11,7 @@ import { ManyDialog } from './ManyDialog';
 import { packCones, unpackCones } from './packed';
 import { ShelfBench } from './ShelfBench';
 import { ShelfTable } from './ShelfTable';
+import { fill } from '@/ui/testing/fill';
 
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
@@ -121,13 +122,13 @@ describe('a line of thread in several colours', () => {
   };
   test('goes on the shelf together, numbers as numbers, what is empty as nothing', async () => {
     const onClose = open();
-    await userEvent.type(screen.getByLabelText('Thread line, as on the cone'), 'Skerry Poly');
-    await userEvent.type(screen.getByLabelText('Size, as printed'), 'Tex 27');
+    await fill(screen.getByLabelText('Thread line, as on the cone'), 'Skerry Poly');
+    await fill(screen.getByLabelText('Size, as printed'), 'Tex 27');
     expect(screen.getByRole('region', { name: 'What the label says' })).toHaveTextContent('tex 27');
-    await userEvent.type(screen.getByLabelText('Colour name'), 'Kelp');
+    await fill(screen.getByLabelText('Colour name'), 'Kelp');
     await press(/Another colour/);
-    await userEvent.type(screen.getAllByLabelText('Colour name')[1]!, 'Foam');
-    await userEvent.type(screen.getAllByLabelText(/^Metres left/)[1]!, '500');
+    await fill(screen.getAllByLabelText('Colour name')[1]!, 'Foam');
+    await fill(screen.getAllByLabelText(/^Metres left/)[1]!, '500');
     await press('Put 2 cones on the shelf');
     expect(lastSent(actions.addConesAction)).toMatchObject({
       line: 'Skerry Poly',
@@ -163,7 +164,7 @@ describe('a line of thread in several colours', () => {
     expect(screen.queryByRole('button', { name: /Another colour/ })).not.toBeInTheDocument();
     const name = screen.getByLabelText('Colour name');
     await userEvent.clear(name);
-    await userEvent.type(name, 'Deep teal');
+    await fill(name, 'Deep teal');
     await press('Keep these changes');
     expect(lastSent(actions.editConeAction)).toMatchObject({
       id: 'cone-teal',
@@ -215,7 +216,7 @@ describe('one cone', () => {
   });
   test('weighing sends both weights; counting by hand the metres', async () => {
     open();
-    await userEvent.type(screen.getByLabelText('On the scale, grams'), '96.5');
+    await fill(screen.getByLabelText('On the scale, grams'), '96.5');
     await press('Keep this count');
     expect(lastSent(actions.countConeAction)).toMatchObject({
       id: 'cone-fog',
@@ -227,7 +228,7 @@ describe('one cone', () => {
   test('counting by hand', async () => {
     open();
     await userEvent.click(screen.getByRole('radio', { name: 'by hand' }));
-    await userEvent.type(screen.getByLabelText('Metres left'), '1200');
+    await fill(screen.getByLabelText('Metres left'), '1200');
     await press('Keep this count');
     expect(lastSent(actions.countConeAction)).toMatchObject({ how: 'set', remainingM: 1200 });
   });
@@ -253,7 +254,7 @@ describe('many cones at once', () => {
   });
   test('a place typed is sent', async () => {
     render(<ManyDialog ids={['a', 'b']} onClose={() => {}} />);
-    await userEvent.type(screen.getByLabelText(/^Where they stand/), 'drawer 4');
+    await fill(screen.getByLabelText(/^Where they stand/), 'drawer 4');
     await press('Change them');
     expect(lastSent(actions.editManyAction)).toMatchObject({ place: 'drawer 4' });
   });
@@ -268,12 +269,12 @@ describe('the shelf', () => {
   test('says how many cones stand there, and how many of them the filter shows', async () => {
     bench();
     expect(screen.getByText('3 cones')).toBeInTheDocument();
-    await userEvent.type(screen.getByLabelText('Find on the shelf'), 'mole');
+    await fill(screen.getByLabelText('Find on the shelf'), 'mole');
     expect(await screen.findByText('1 of 3 cones')).toBeInTheDocument();
   });
   test('a filter that nothing fits can be let go of', async () => {
     bench();
-    await userEvent.type(screen.getByLabelText('tex from'), '400');
+    await fill(screen.getByLabelText('tex from'), '400');
     expect(await screen.findByText('No cone fits')).toBeInTheDocument();
     await press('Show the whole shelf');
     expect(await screen.findByText('3 cones')).toBeInTheDocument();

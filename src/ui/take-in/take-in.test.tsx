@@ -14,6 +14,7 @@ import { Talk } from './Talk';
 import { TalkCautions } from './TalkCautions';
 import { ZoneDialog } from './ZoneDialog';
 import { ZoneTable } from './ZoneTable';
+import { fill } from '@/ui/testing/fill';
 
 const fabrics: StudioFabric[] = fabricKinds.rows.map((f) => ({
   id: `fabric-${f.id}`,
@@ -84,7 +85,7 @@ describe('the talk', () => {
 
   test('what is typed is kept by itself after a pause', async () => {
     talk();
-    await userEvent.type(screen.getByLabelText('The quilt’s name'), 'Tern');
+    await fill(screen.getByLabelText('The quilt’s name'), 'Tern');
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Take in: Tern');
     await waitFor(() => expect(actions.keepIntakeAction).toHaveBeenCalled(), { timeout: 3000 });
     expect(lastSent(actions.keepIntakeAction)).toMatchObject({
@@ -122,7 +123,7 @@ describe('the talk', () => {
   test('three widths say at once whether it is square', async () => {
     talk({ widths: ['64', '66', '64'], lengths: ['80', '80', ''] }, 2);
     expect(screen.getByText(/The middle is up to 2 in fuller than the edges/)).toBeInTheDocument();
-    await userEvent.type(screen.getByLabelText('at the right'), '80.2');
+    await fill(screen.getByLabelText('at the right'), '80.2');
     expect(screen.getByText(/The lengths agree within 0.2 in/)).toBeInTheDocument();
   });
   test('cloths are added and taken out, the last one stays', async () => {
@@ -253,7 +254,7 @@ describe('a zone', () => {
     render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={onClose} />);
     const apart = screen.getByLabelText(/^Apart/);
     await userEvent.clear(apart);
-    await userEvent.type(apart, '0,75');
+    await fill(apart, '0,75');
     await userEvent.click(screen.getByRole('checkbox', { name: 'beads' }));
     await press('Keep this zone');
     expect(lastSent(actions.keepZoneAction)).toMatchObject({

@@ -9,6 +9,7 @@ import { router } from '@/ui/testing/browser';
 import { aSetup, lastSent } from '@/ui/testing/studio';
 import { TestBench } from './TestBench';
 import { VERDICT_LOOK, VERDICT_SIGN, VERDICT_WORD, VERDICTS, verdictTone, worstVerdict } from './words';
+import { fill } from '@/ui/testing/fill';
 
 const setup = aSetup();
 const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestRound => ({
@@ -82,7 +83,7 @@ test('each direction keeps its own verdict, and all are sent with the numbers', 
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[2] }));
   await userEvent.click(screen.getByRole('radio', { name: 'To the left' }));
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));
-  await userEvent.type(screen.getByLabelText('Note'), 'on the spare batik');
+  await fill(screen.getByLabelText('Note'), 'on the spare batik');
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
   expect(log.mock.calls.at(-1)![0]).toMatchObject({
     quiltId: 'q',
@@ -108,7 +109,7 @@ test('tensions that are not numbers come back to their field, and nothing typed 
   bench([]);
   const top = screen.getByLabelText('Top, gf');
   await userEvent.clear(top);
-  await userEvent.type(top, 'tight');
+  await fill(top, 'tight');
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
   expect(await screen.findByText(/Give the top tension in gf/)).toBeInTheDocument();
   expect(screen.getByText(/at least one direction/)).toBeInTheDocument();
@@ -190,7 +191,7 @@ test('one test is opened: its note, and beside it another', async () => {
   await userEvent.selectOptions(within(dialog).getByLabelText('Beside it'), 'test 1');
   expect(within(dialog).getAllByRole('region')).toHaveLength(2);
   expect(within(dialog).getByText('From test 1 to test 2: top down 14 gf.')).toBeVisible();
-  await userEvent.type(within(dialog).getByLabelText('Note'), 'on the hem');
+  await fill(within(dialog).getByLabelText('Note'), 'on the hem');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep test 2' }));
   expect(lastSent(actions.amendRoundAction)).toMatchObject({ roundId: 'r2', note: 'on the hem' });
 });

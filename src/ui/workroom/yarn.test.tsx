@@ -4,6 +4,7 @@ import * as actions from '@/actions/server';
 import type { Machine, Yarn } from '@/data/types';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { YarnBench } from './YarnBench';
+import { fill } from '@/ui/testing/fill';
 
 const kelp: Yarn = {
   id: 'kelp',
@@ -42,10 +43,10 @@ test('a thickness in turns is told in millimetres, and sent so', async () => {
   render(<YarnBench yarns={[kelp]} machines={[]} />);
   await userEvent.click(screen.getByRole('button', { name: 'Add a yarn' }));
   const dialog = await screen.findByRole('dialog');
-  await userEvent.type(within(dialog).getByLabelText(/^Name/), 'Foam');
+  await fill(within(dialog).getByLabelText(/^Name/), 'Foam');
   const thick = within(dialog).getByLabelText(/^Thickness/);
   await userEvent.clear(thick);
-  await userEvent.type(thick, '10 turns');
+  await fill(thick, '10 turns');
   expect(within(dialog).getByRole('status')).toHaveTextContent('10 turns is 2.54 mm.');
   refuseNext(actions.keepYarnAction, 'name', 'Another already has this name.');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));
