@@ -9,7 +9,7 @@ import { HeadRow } from '@/ui/kit/HeadRow';
 import { BeginTalk } from '@/ui/take-in/BeginTalk';
 
 export const metadata = { title: 'Studio record' };
-const SHOWN = 60;
+const SHOWN = 40;
 type Query = Partial<Record<'q' | 'cloth' | 'thread' | 'technique', string>>;
 
 const filterOf = ({ q, cloth, thread, technique }: Query): RecordFilter => ({
