@@ -197,13 +197,22 @@ async function bench() {
       '/',
       '/calendar',
       '/shelf',
-      ...['take-in', 'match', 'test', 'quilt', 'map', 'prepare'].map((p) => `/quilts/${quilt.id}/${p}`),
+      ...['take-in', 'match', 'test', 'quilt', 'map', 'prepare', 'stand', 'hand-back'].map(
+        (p) => `/quilts/${quilt.id}/${p}`,
+      ),
     ];
     for (const page of pages)
       await measure(`page ${page.replace(quilt.id, '…')}`, 60, () => text(url + page));
     for (const page of pages) {
       const html = await (await fetch(url + page)).text();
-      const scripts = [...new Set([...html.matchAll(/<script[^>]+src="([^"?]+\.js)/g)].map((m) => m[1]!))];
+      // What only browsers of long ago load is marked so.
+      const scripts = [
+        ...new Set(
+          [...html.matchAll(/<script[^>]+src="([^"?]+\.js)[^>]*>/g)].flatMap((m) =>
+            /nomodule/i.test(m[0]) ? [] : m[1]!,
+          ),
+        ),
+      ];
       const bytes = scripts.reduce(
         (sum, src) => sum + gzipSync(readFileSync(src.replace('/_next/', '.next/'))).length,
         0,

@@ -99,3 +99,52 @@ test('the browser is killed with entries waiting: opened again, it sends them', 
     rmSync(folder, { recursive: true, force: true });
   }
 });
+
+test('a Stand reloaded while the computer is away opens as this device last saw it, takes taps, and sends them later', async ({
+  studio,
+  browser,
+}) => {
+  const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
+  try {
+    const quilt = await openStand(page, studio.url);
+    // The page and its parts lie on the device once its keeper has taken them.
+    const kept = () =>
+      page.evaluate(async () => {
+        const parts = performance
+          .getEntriesByType('resource')
+          .filter((r) => r.name.includes('/_next/static/'));
+        const has = await Promise.all(
+          [location.href, ...parts.map((p) => p.name)].map((u) => caches.match(u)),
+        );
+        return parts.length > 0 && has.every(Boolean);
+      });
+    await expect.poll(kept).toBe(true);
+    const before = (await lines(page, quilt)).length;
+    // Sewn on after the page was loaded: the kept page is older than what the device knows.
+    await page.keyboard.press('c');
+    await page.keyboard.press('b');
+    await page.keyboard.press('Space');
+    await expect(page.getByText(/^sewing/)).toBeVisible();
+    await expect(page.getByText('all kept')).toBeVisible();
+    await studio.kill();
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
+    await expect(page.getByText(/as this device last saw it/)).toBeVisible();
+    await expect(page.getByText(/^sewing/)).toBeVisible();
+    await page.keyboard.press('c');
+    await expect(page.getByText(/1 waits on this device/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByText(/1 waits on this device/)).toBeVisible();
+    await studio.again();
+    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText(/as this device last saw it/)).toBeHidden();
+    expect((await lines(page, quilt)).slice(before).map((e) => e.kind)).toEqual([
+      'back-checked',
+      'bobbin-changed',
+      'step-begun',
+      'back-checked',
+    ]);
+  } finally {
+    await page.close();
+  }
+});

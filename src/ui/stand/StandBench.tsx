@@ -60,7 +60,7 @@ export function StandBench({
   needle: { nm: number; stitches: number; worn: number; life: number } | null;
   map: React.ReactNode;
 }) {
-  const { entries, log, outbox, writing, storeFails, forget } = useLog(quilt.id, first, cursor);
+  const { entries, log, outbox, writing, storeFails, forget, old } = useLog(quilt.id, first, cursor);
   const state = useMemo(() => standState(steps, sewnBefore, entries), [steps, sewnBefore, entries]);
   // The needle's stitches as they were when the page came, and what is sewn since.
   const [sewnAtFirst] = useState(() => standState(steps, sewnBefore, first).needleStitches);
@@ -236,6 +236,7 @@ export function StandBench({
           {step ? `step ${at + 1} of ${steps.length}` : 'all steps are done'}
           <span className="max-sm:hidden">, {state.done.size} done</span>
         </p>
+        {old && <p className="text-ink2">The studio’s computer is away: as this device last saw it.</p>}
         <p
           role="status"
           className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}

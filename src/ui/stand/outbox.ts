@@ -2,6 +2,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuidv7 } from 'uuid';
 import type { LogEntry } from '@/core/stand/log';
+import { addKnown } from './known';
 
 interface Kept extends DBSchema {
   waiting: { key: number; value: { seq?: number; entry: LogEntry } };
@@ -116,6 +117,8 @@ export async function send(): Promise<void> {
         kept: string[];
         refused: { id: string; reason: string }[];
       };
+      // Without it a page kept on this device is older; what was taken is safe all the same.
+      await addKnown(first.flatMap((w) => (kept.includes(w.entry.id) ? w.entry : []))).catch(() => {});
       const tx = db.transaction(['waiting', 'refused'], 'readwrite');
       for (const w of first) {
         const no = refused.find((r) => r.id === w.entry.id);

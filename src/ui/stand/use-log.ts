@@ -1,20 +1,61 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { LogEntry, LogKind } from '@/core/stand/log';
+import { keepPage } from './keep-page';
+import { addKnown, type KnownEntry, readKnown, replaceKnown } from './known';
 import { forget, type Outbox, send, watchOutbox, write } from './outbox';
 
 const NOTHING: Outbox = { waiting: [], refused: [], reached: true, known: false };
 
 /** The log of a quilt: what the studio’s computer has, from every device as it comes, and what waits on this one. */
-export function useLog(quiltId: string, first: readonly LogEntry[], cursor: number) {
-  const [known, setKnown] = useState(() => new Map(first.map((e) => [e.id, e])));
+export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: number) {
+  const [known, setKnown] = useState(() => new Map<string, KnownEntry>(first.map((e) => [e.id, e])));
+  /** The page is older than what this device knows: it was kept here, and the studio’s computer is away. */
+  const [old, setOld] = useState(false);
+  const router = useRouter();
   const [outbox, setOutbox] = useState<Outbox>(NOTHING);
   const [storeFails, setStoreFails] = useState(false);
   /** Entries that are being written on this device just now. */
   const [writing, setWriting] = useState(0);
 
   useEffect(() => watchOutbox(setOutbox), []);
+  useEffect(() => {
+    void keepPage().catch(() => {});
+  }, []);
+  const seen = useRef<readonly KnownEntry[] | null>(null);
+  useEffect(() => {
+    const has = new Map(first.map((e) => [e.id, e]));
+    const isNewer = (e: KnownEntry) => !has.has(e.id) && (e.cursor ?? Infinity) > cursor;
+    const merge = (more: Iterable<KnownEntry>) =>
+      setKnown(
+        (now) =>
+          new Map(
+            [...first, ...now.values(), ...more]
+              .filter((e) => has.get(e.id) === e || isNewer(e))
+              .map((e) => [e.id, e]),
+          ),
+      );
+    if (seen.current === first) return;
+    const anew = seen.current !== null;
+    seen.current = first;
+    if (anew) {
+      // It came from the studio’s computer just now.
+      merge([]);
+      setOld(false);
+      void replaceKnown(quiltId, first).catch(() => {});
+      return;
+    }
+    readKnown(quiltId)
+      .then((here) => {
+        const newer = here.filter(isNewer);
+        if (newer.length === 0) return replaceKnown(quiltId, first);
+        merge(newer);
+        setOld(true);
+      })
+      .catch(() => {});
+  }, [quiltId, first, cursor]);
   useEffect(() => {
     const again = () => void send();
     window.addEventListener('online', again);
@@ -28,13 +69,17 @@ export function useLog(quiltId: string, first: readonly LogEntry[], cursor: numb
   useEffect(() => {
     const live = new EventSource(`/live?quilt=${quiltId}&after=${cursor}`);
     live.onmessage = (m) => {
-      const e = JSON.parse(m.data as string) as LogEntry;
+      const e = JSON.parse(m.data as string) as KnownEntry;
+      void addKnown([e]).catch(() => {});
       setKnown((now) => (now.has(e.id) ? now : new Map(now).set(e.id, e)));
     };
-    // Whoever can be heard can be written to.
-    live.onopen = () => void send();
+    live.onopen = () => {
+      // Whoever can be heard can be written to, and asked for the page as it is now.
+      void send();
+      if (old) router.refresh();
+    };
     return () => live.close();
-  }, [quiltId, cursor]);
+  }, [quiltId, cursor, old, router]);
 
   const log = useCallback(
     (kind: LogKind, part: Partial<LogEntry> = {}): string => {
@@ -54,5 +99,5 @@ export function useLog(quiltId: string, first: readonly LogEntry[], cursor: numb
     for (const r of outbox.refused) all.delete(r.id);
     return [...all.values()];
   }, [known, outbox, quiltId]);
-  return { entries, log, outbox, writing, storeFails, forget };
+  return { entries, log, outbox, writing, storeFails, forget, old };
 }
