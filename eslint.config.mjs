@@ -2,7 +2,16 @@ import next from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
 
 const config = [
-  { ignores: ['.next/**', '.cache/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'public/stand-keeper.js'] },
+  {
+    ignores: [
+      '.next/**',
+      '.cache/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'test-results/**',
+      'public/stand-keeper.js',
+    ],
+  },
   ...next,
   ...tseslint.configs.recommended,
   {
