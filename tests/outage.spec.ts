@@ -129,7 +129,7 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     await studio.kill();
     await page.reload();
     await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
-    await expect(page.getByText(/as this device last saw it/)).toBeVisible();
+    await expect(page.getByText(/as last seen here/)).toBeVisible();
     await expect(page.getByText(/^sewing/)).toBeVisible();
     await page.keyboard.press('c');
     await expect(page.getByText(/1 waits on this device/)).toBeVisible();
@@ -137,7 +137,7 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     await expect(page.getByText(/1 waits on this device/)).toBeVisible();
     await studio.again();
     await expect(page.getByText('all kept')).toBeVisible();
-    await expect(page.getByText(/as this device last saw it/)).toBeHidden();
+    await expect(page.getByText(/as last seen here/)).toBeHidden();
     expect((await lines(page, quilt)).slice(before).map((e) => e.kind)).toEqual([
       'back-checked',
       'bobbin-changed',

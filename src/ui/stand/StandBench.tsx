@@ -236,7 +236,11 @@ export function StandBench({
           {step ? `step ${at + 1} of ${steps.length}` : 'all steps are done'}
           <span className="max-sm:hidden">, {state.done.size} done</span>
         </p>
-        {old && <p className="text-ink2">The studio’s computer is away: as this device last saw it.</p>}
+        {old && (
+          <p className="text-ink2">
+            <span className="max-sm:hidden">Computer away: </span>as last seen here
+          </p>
+        )}
         <p
           role="status"
           className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}
@@ -252,13 +256,13 @@ export function StandBench({
       </header>
 
       {step ? (
-        <section aria-label="The step" className="mt-2 border-t-2 border-ink pt-3">
+        <section aria-label="The step" className="mt-2 border-t-2 border-ink pt-3 max-sm:mt-0 max-sm:pt-1.5">
           <div className="flex flex-wrap items-start gap-x-8 gap-y-3">
             <div className="min-w-0 flex-1 max-sm:basis-full">
               <h2 className="text-28 leading-none sm:text-44">
                 Pass {step.pass} <span className="text-ink2">·</span> {step.threadName}
               </h2>
-              <p className="mt-2 text-20 leading-tight sm:text-28">
+              <p className="mt-1 text-20 leading-tight sm:mt-2 sm:text-28">
                 <i
                   aria-hidden
                   className="mr-2 inline-block size-7 align-[-4px] border"
@@ -372,7 +376,7 @@ export function StandBench({
       {last && now - last.at < UNDO_MS && (
         <div
           role="status"
-          className="fixed inset-x-0 bottom-0 flex items-center gap-4 bg-ink px-5 py-2 text-24 text-ground"
+          className="fixed inset-x-0 flex items-center max-sm:top-0 sm:bottom-0 gap-4 bg-ink px-5 py-2 text-24 text-ground"
         >
           <span className="flex-1">{last.words}</span>
           <button
