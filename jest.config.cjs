@@ -32,6 +32,8 @@ const shared = {
 
 module.exports = {
   maxWorkers: '100%',
+  // A loaded machine takes its time; what has not ended after this hangs.
+  testTimeout: 120_000,
   projects: [
     {
       ...shared,

@@ -19,7 +19,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('actions');
   await loadDemo(base.sql, today);
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const problems = (r: Result<unknown>) => (r.ok ? [] : r.problems);

@@ -18,7 +18,7 @@ beforeAll(async () => {
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const NOWHERE = '00000000-0000-7000-8000-000000000000';

@@ -16,7 +16,7 @@ beforeAll(async () => {
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
-}, 60_000);
+});
 afterAll(() => base.end());
 
 async function newFault(symptoms: string[]): Promise<string> {
@@ -155,4 +155,4 @@ test('ten things gone wrong on a machine are each found through the bench', asyn
     }
   }
   expect(made).toHaveLength(10);
-}, 60_000);
+});

@@ -18,7 +18,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('hand_back');
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
-}, 60_000);
+});
 afterAll(() => base.end());
 
 async function quilt(name: string): Promise<QuiltView> {

@@ -25,7 +25,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('match');
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const NOWHERE = '00000000-0000-7000-8000-000000000000';

@@ -23,7 +23,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('plan');
   await loadDemo(base.sql, today);
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const quiltNamed = async (name: string) => {

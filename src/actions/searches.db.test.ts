@@ -16,7 +16,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('searches');
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const harbour = async () => {

@@ -36,7 +36,7 @@ beforeAll(async () => {
       values (${uuidv7()}, ${uuidv7()}, ${quilt!.id}, 'note', now(), ${from.sql.json({ note })})`;
   await writeBackupFile(from.sql, file, now);
   into = await testDatabase('backup_into');
-}, 120_000);
+});
 afterAll(async () => {
   await from.end();
   await into.end();
@@ -73,7 +73,7 @@ test('a copy taken back into an empty studio is the same to the byte, photograph
     returning cursor > (select max(cursor) from log_entry) as last`;
   expect(entry!.last).toBe(true);
   expect(await count()).toBe(quilts);
-}, 120_000);
+});
 
 test('a studio that is there stays beside the one taken back', async () => {
   await into.sql`update preferences set name = 'Written since'`;
@@ -89,7 +89,7 @@ test('a studio that is there stays beside the one taken back', async () => {
   expect(row).toEqual({ now: 'Saltmarsh Longarm Room', then: 'Written since' });
   const houses = await into.sql`select nspname from pg_namespace where nspname ~ '^(before|beside)_'`;
   expect(houses).toHaveLength(1);
-}, 120_000);
+});
 
 test.each<[string, (bytes: Buffer) => Buffer, RegExp]>([
   ['cut short', (b) => b.subarray(0, b.length - 400), /not a whole copy/],
@@ -156,12 +156,12 @@ test('a copy of an older schema comes in, and is brought up to date', async () =
   } finally {
     await old.end();
   }
-}, 120_000);
+});
 
 test('reading a copy back proves it, and leaves nothing behind', async () => {
   await verifyBackup(url('backup_from'), file, await readSchemaName(from.sql));
   expect(await from.sql`select 1 from pg_namespace where nspname like 'beside%'`).toHaveLength(0);
-}, 60_000);
+});
 
 test('daily copies stay a fortnight, weekly ones a quarter', () => {
   const day = (n: number) => new Date(now.getTime() - n * 86_400_000);

@@ -16,7 +16,7 @@ let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('fault_book');
   await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const ALL: BookFilter = { words: '', sign: null, state: null, by: 'thread', of: null, sort: 'newest' };

@@ -17,7 +17,7 @@ import { testDatabase } from './test-database';
 let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('fields');
-}, 60_000);
+});
 afterAll(() => base.end());
 
 const snake = (id: string) => id.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);

@@ -4,7 +4,7 @@ import { testDatabase } from './test-database';
 let base: Awaited<ReturnType<typeof testDatabase>>;
 beforeAll(async () => {
   base = await testDatabase('migrate');
-}, 30_000);
+});
 afterAll(() => base.end());
 
 test('each migration runs once', async () => {

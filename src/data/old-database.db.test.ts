@@ -46,7 +46,7 @@ beforeAll(async () => {
       values ('${zone}', 1, '${thread}', '${below}', 100, 12000);
     insert into import_batch (id, kind, file_name, rows) values ('${id(95)}', 'threads', 'old.csv', 2)`);
   await migrate(sql);
-}, 60_000);
+});
 afterAll(() => base.end());
 
 test('every file was run, those behind the old state too', async () => {

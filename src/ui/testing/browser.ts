@@ -5,8 +5,7 @@ import { TextDecoder, TextEncoder } from 'node:util';
 /** What a real browser has and the simulated one lacks; and stand-ins for what only the running app can give. */
 
 // A loaded machine draws slowly; a test waits, and no longer than it must.
-configure({ asyncUtilTimeout: 5000, defaultHidden: true });
-jest.setTimeout(30_000);
+configure({ asyncUtilTimeout: 30_000, defaultHidden: true });
 
 class Watcher {
   observe() {}
