@@ -21,9 +21,7 @@ export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: nu
   const [writing, setWriting] = useState(0);
 
   useEffect(() => watchOutbox(setOutbox), []);
-  useEffect(() => {
-    void keepPage().catch(() => {});
-  }, []);
+  useEffect(keepPage, []);
   const seen = useRef<readonly KnownEntry[] | null>(null);
   useEffect(() => {
     const has = new Map(first.map((e) => [e.id, e]));
