@@ -8,6 +8,7 @@ import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { Parts } from '@/ui/kit/Parts';
 import { HeadRow } from '@/ui/kit/HeadRow';
+import { grouped, minutesWords, stitchesWords } from '@/ui/kit/counts';
 import { addressOf, type BookQuery, filterOf } from './filter';
 import { BY_WORD, CuresPart, RatesPart, SincePart, WaysPart } from './parts';
 
@@ -51,8 +52,9 @@ export default async function FaultBookPage({
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-24">Fault book</h1>
         <p className="flex-1 text-ink2">
-          {all.faults} faults counted over {Math.round(all.stitches / 1000)} thousand stitches
-          {lost.closed > 0 && `; ${lost.closed} closed on the bench took ${Math.round(lost.minutes)} minutes`}
+          {grouped(all.faults)} faults counted over {stitchesWords(all.stitches)} stitches
+          {lost.closed > 0 &&
+            `; ${grouped(lost.closed)} closed on the bench took ${minutesWords(lost.minutes)}`}
         </p>
         <a
           download

@@ -7,6 +7,7 @@ import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { BeginTalk } from '@/ui/take-in/BeginTalk';
+import { grouped, minutesWords } from '@/ui/kit/counts';
 
 export const metadata = { title: 'Studio record' };
 const SHOWN = 40;
@@ -47,10 +48,10 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-24">Studio record</h1>
         <p className="text-ink2">
-          {sum.quilts} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back
-          {sum.quilts > 0 && `, ${sum.quilts - sum.late} of them by the day promised`}
+          {grouped(sum.quilts)} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back
+          {sum.quilts > 0 && `, ${grouped(sum.quilts - sum.late)} of them by the day promised`}
           {sum.predictedMin > 0 &&
-            `; timed steps took ${hours(sum.minutes)} h where ${hours(sum.predictedMin)} were predicted`}
+            `; timed steps took ${minutesWords(sum.minutes)} where ${minutesWords(sum.predictedMin)} were predicted`}
         </p>
       </div>
       <form

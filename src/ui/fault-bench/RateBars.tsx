@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import Link from 'next/link';
 import type { FaultRate } from '@/core/faults/rates';
+import { grouped, stitchesWords } from '@/ui/kit/counts';
 
 const W = 190;
 const WORD = { worse: 'more than usual', better: 'fewer than usual', unsure: '' } as const;
@@ -21,11 +22,11 @@ export function RateBars({
     <ol className="mt-1">
       {shown.map((b) => (
         <li key={b.id} className="border-b">
-          <Row href={b.href} className="flex min-h-11 items-center gap-3 hover:bg-sunk">
+          <Row href={b.href} className="flex min-h-11 items-center gap-3 py-1 hover:bg-sunk">
             <span className="min-w-0 flex-1 leading-tight">
               {b.label}
               <span className="block text-13 text-ink2">
-                {b.faults} in {Math.round(b.stitches / 1000)} thousand
+                {grouped(b.faults)} in {stitchesWords(b.stitches)}
                 {WORD[b.differs] && <b style={{ color: TONE[b.differs] }}> · {WORD[b.differs]}</b>}
               </span>
             </span>

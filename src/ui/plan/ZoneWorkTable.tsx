@@ -5,6 +5,7 @@ import { inToM } from '@/core/units/length';
 import type { Zone } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
+import { grouped } from '@/ui/kit/counts';
 
 const range = (n: number) =>
   `${Math.round(n * (1 - USE_SPREAD_80))} to ${Math.round(n * (1 + USE_SPREAD_80))}`;
@@ -34,7 +35,7 @@ export function ZoneWorkTable({
               </td>
               <td className="pr-3">{Math.round(z.areaIn2)} in²</td>
               <td className="pr-3">{inToM(z.sewnIn).toFixed(0)} m</td>
-              <td className="pr-3">{z.stitches > 0 ? z.stitches.toLocaleString('en-GB') : ''}</td>
+              <td className="pr-3">{z.stitches > 0 ? grouped(z.stitches) : ''}</td>
               <td className="pr-3">
                 <Sourced of={learnedFrom(z.minutes, belief.steps, 'logged step')}>
                   {Math.round(z.minutes.mid)}

@@ -19,11 +19,11 @@ import { formFields } from '@/ui/kit/form-fields';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { Stepper } from '@/ui/kit/Stepper';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { grouped } from '@/ui/kit/counts';
 
 const FORM = formFields(NEEDLE);
 const nameOf = (n: Pick<DrawerNeedle, 'nm' | 'eye' | 'point' | 'coated'>) =>
   `Nm ${n.nm} / US ${usSize(n.nm) ?? '?'}, ${POINT_LABEL[n.point]}${n.eye === 'large' ? ', large eye' : ''}${n.coated ? ', coated' : ''}`;
-const thousands = (n: number) => Math.round(n).toLocaleString('en-GB');
 
 /** Needles in the drawer, and the one in each machine with its stitches. */
 export function NeedleBench({
@@ -81,7 +81,7 @@ export function NeedleBench({
                     />
                   </div>
                   <p className={`mt-1 ${share >= warnShare ? 'font-semibold text-weld-text' : 'text-ink2'}`}>
-                    {thousands(f.stitches)} of about {thousands(f.life)} stitches
+                    {grouped(f.stitches)} of about {grouped(f.life)} stitches
                     {share >= 1
                       ? ': past its life, change it'
                       : share >= warnShare

@@ -21,6 +21,7 @@ import { Parts } from '@/ui/kit/Parts';
 import { Sourced } from '@/ui/kit/Sourced';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { minutesWords, stitchesWords } from '@/ui/kit/counts';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Hand back' };
@@ -351,7 +352,7 @@ async function home(x: Loaded) {
               ],
               [
                 'Faults',
-                `${c.faults} in ${Math.round(c.stitches / 1000)} thousand stitches${c.minutesLost > 0 ? `, ${Math.round(c.minutesLost)} minutes lost` : ''}`,
+                `${c.faults} in ${stitchesWords(c.stitches)} stitches${c.minutesLost > 0 ? `, ${minutesWords(c.minutesLost)} lost` : ''}`,
               ],
             ] as const
           ).map(([k, v]) => (
