@@ -47,53 +47,57 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
     <div className="px-6 pt-4 pb-10">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-24">Studio record</h1>
-        <p className="text-ink2">
-          {grouped(sum.quilts)} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back
-          {sum.quilts > 0 && `, ${grouped(sum.quilts - sum.late)} of them by the day promised`}
-          {sum.predictedMin > 0 &&
-            `; timed steps took ${minutesWords(sum.minutes)} where ${minutesWords(sum.predictedMin)} were predicted`}
-        </p>
-      </div>
-      <form
-        role="search"
-        aria-label="Narrow the record"
-        className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
-      >
-        <input
-          name="q"
-          defaultValue={filter.words}
-          aria-label="Quilt or client"
-          placeholder="Quilt or client"
-          className={`${control} w-56`}
-        />
-        {picks.map(([name, label, any, value, options]) => (
-          <select
-            key={name}
-            name={name}
-            aria-label={label}
-            defaultValue={value ?? ''}
-            className={`${control} max-w-[220px]`}
-          >
-            <option value="">{any}</option>
-            {options.map(([id, text]) => (
-              <option key={id} value={id}>
-                {text}
-              </option>
-            ))}
-          </select>
-        ))}
-        <button
-          type="submit"
-          className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
-        >
-          Narrow
-        </button>
-        {narrowed && (
-          <Link className="min-h-11 content-center text-indigo hover:underline" href="/record">
-            Show all
-          </Link>
+        {sum.quilts > 0 && (
+          <p className="text-ink2">
+            {grouped(sum.quilts)} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back,{' '}
+            {grouped(sum.quilts - sum.late)} of them by the day promised
+            {sum.predictedMin > 0 &&
+              `; timed steps took ${minutesWords(sum.minutes)} where ${minutesWords(sum.predictedMin)} were predicted`}
+          </p>
         )}
-      </form>
+      </div>
+      {sum.quilts > 0 && (
+        <form
+          role="search"
+          aria-label="Narrow the record"
+          className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
+        >
+          <input
+            name="q"
+            defaultValue={filter.words}
+            aria-label="Quilt or client"
+            placeholder="Quilt or client"
+            className={`${control} w-56`}
+          />
+          {picks.map(([name, label, any, value, options]) => (
+            <select
+              key={name}
+              name={name}
+              aria-label={label}
+              defaultValue={value ?? ''}
+              className={`${control} max-w-[220px]`}
+            >
+              <option value="">{any}</option>
+              {options.map(([id, text]) => (
+                <option key={id} value={id}>
+                  {text}
+                </option>
+              ))}
+            </select>
+          ))}
+          <button
+            type="submit"
+            className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
+          >
+            Narrow
+          </button>
+          {narrowed && (
+            <Link className="min-h-11 content-center text-indigo hover:underline" href="/record">
+              Show all
+            </Link>
+          )}
+        </form>
+      )}
       {rows.length === 0 ? (
         <Empty title={narrowed ? 'No quilt like that' : 'No quilt handed back yet'}>
           {narrowed
