@@ -7,7 +7,7 @@ import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { BeginTalk } from '@/ui/take-in/BeginTalk';
-import { grouped, minutesWords } from '@/ui/kit/counts';
+import { grouped } from '@/ui/kit/counts';
 
 export const metadata = { title: 'Studio record' };
 const SHOWN = 40;
@@ -19,7 +19,7 @@ const filterOf = ({ q, cloth, thread, technique }: Query): RecordFilter => ({
   thread: thread ? thread.slice(0, 120) : null,
   technique: technique && techniques.find(technique) ? technique : null,
 });
-const hours = (min: number) => (min / 60).toFixed(1);
+const hours = (min: number) => (min < 60_000 ? (min / 60).toFixed(1) : grouped(min / 60));
 
 /** All quilts handed back: what worked, hours against what was predicted, thread, faults; and the next one like it. */
 export default async function RecordPage({ searchParams }: { searchParams: Promise<Query> }) {
@@ -50,9 +50,9 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
         {sum.quilts > 0 && (
           <p className="text-ink2">
             {grouped(sum.quilts)} {sum.quilts === 1 ? 'quilt' : 'quilts'} handed back,{' '}
-            {grouped(sum.quilts - sum.late)} of them by the day promised
+            {sum.late === sum.quilts ? 'none' : grouped(sum.quilts - sum.late)} of them by the day promised
             {sum.predictedMin > 0 &&
-              `; timed steps took ${minutesWords(sum.minutes)} where ${minutesWords(sum.predictedMin)} were predicted`}
+              `; timed steps took ${hours(sum.minutes)} h where ${hours(sum.predictedMin)} were predicted`}
           </p>
         )}
       </div>
@@ -161,7 +161,7 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
                     )}
                   </td>
                   <td className="max-w-[220px] py-2 pr-3">{r.word}</td>
-                  <td className="py-1.5 text-right">
+                  <td className="py-1.5 text-right whitespace-nowrap">
                     <BeginTalk likeId={r.id} label="Start the next one like this" />
                   </td>
                 </tr>
