@@ -177,7 +177,7 @@ async function bench() {
     }),
   );
   const port = 3297;
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+  const server = spawn(process.execPath, ['.next/serve.mjs'], {
     env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
     stdio: 'ignore',
   });

@@ -53,7 +53,7 @@ need_modules() {
 
 need_build() {
   local want; want=$( { find src -type f ! -name '*.test.ts' ! -name '*.test.tsx' ! -name '*.sql' -print0; printf '%s\0' package.json package-lock.json patches/*.patch next.config.ts tsconfig.json postcss.config.mjs; } | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
-  [ "$(cat .next/tidy-spool 2>/dev/null)" = "$want" ] && [ -f .next/BUILD_ID ] && [ -f public/stand-keeper.js ] && return 0
+  [ "$(cat .next/tidy-spool 2>/dev/null)" = "$want" ] && [ -f .next/BUILD_ID ] && [ -f public/stand-keeper.js ] && [ -f .next/serve.mjs ] && return 0
   say "Building…"
   rm -f .next/tidy-spool
   npm run -s build > .next-build.log 2>&1 || { tail -n 40 .next-build.log >&2; die "The build failed (see above)."; }
@@ -153,7 +153,7 @@ take_over() {
   mkdir -p "$1" 2>/dev/null || die "The folder $1 cannot be made. Set TIDY_SPOOL_DATA to one that can."
   lock_data "$1"
   local pid; pid=$(cat "$1/server.pid" 2>/dev/null)
-  if [ -n "$pid" ] && tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -q 'src/serve/main.ts'; then
+  if [ -n "$pid" ] && tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qE 'src/serve/main.ts|\.next/serve\.mjs'; then
     say "A server left behind by a start that was cut off is ended."
     kill -TERM "$pid" 2>/dev/null
     for _ in $(seq 1 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done

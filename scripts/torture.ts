@@ -20,7 +20,7 @@ const env = {
 const wait = (ms: number) => new Promise((r) => setTimeout(r, ms));
 let server: ChildProcess;
 const serve = () => {
-  server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], { env, stdio: 'ignore' });
+  server = spawn(process.execPath, ['.next/serve.mjs'], { env, stdio: 'ignore' });
 };
 const up = async () => {
   for (let i = 0; i < 600; i++) {

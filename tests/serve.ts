@@ -58,7 +58,7 @@ async function appOn(databaseUrl: string, more: Record<string, string> = {}): Pr
   };
   const url = `http://127.0.0.1:${port}`;
   const run = async (url: string, port: number) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+    const child = spawn(process.execPath, ['.next/serve.mjs'], {
       env: { ...env, PORT: String(port) },
       stdio: ['ignore', 'ignore', 'inherit'],
     });

@@ -109,6 +109,16 @@ const requests: [string, object][] = [
       taxPct: 8,
     },
   ],
+  [
+    'pattern',
+    {
+      svg: '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 4"><path d="M0 2C2 -1 6 5 8 2"/></svg>',
+      widthIn: 8,
+      repeat: { columns: 3, rows: 2 },
+      battingId: 'wool',
+      yarnMm: 3,
+    },
+  ],
 ];
 
 test.each(requests.map(([verb, request], i) => [verb, i, request] as const))(

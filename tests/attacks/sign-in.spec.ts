@@ -9,7 +9,7 @@ test('nobody comes in without the passphrase; with it, forms are stored under a 
   studio,
 }) => {
   const port = await freePort();
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/serve/main.ts'], {
+  const server = spawn(process.execPath, ['.next/serve.mjs'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',

@@ -21,6 +21,9 @@ export interface Couching {
 
 /** A hole is at least this much wider than the yarn. */
 export const HOLE_MARGIN = 1.1;
+/** Curves and gaps keep so many yarn diameters. */
+export const COUCHED_RADIUS = 2;
+export const COUCHED_GAP = 2.5;
 const TAKE_UP = 1.06;
 const PER_START_M = 0.2;
 
@@ -37,17 +40,17 @@ export function planCouching(r: CouchingRequest): Couching {
       severity: 'warn',
       text: `A yarn of ${r.yarnMm} mm wants a hole of ${(HOLE_MARGIN * r.yarnMm).toFixed(1)} mm; this foot has ${r.footHoleMm} mm. Guide it by hand in front of a ruler foot, slowly.`,
     });
-  if (r.minRadiusIn < 2 * yarnIn)
+  if (r.minRadiusIn < COUCHED_RADIUS * yarnIn)
     cautions.push({
       code: 'radius-tight',
       severity: 'warn',
-      text: `Curves of ${r.minRadiusIn} in are tighter than this yarn bends: ${(2 * yarnIn).toFixed(2)} in at least.`,
+      text: `Curves of ${r.minRadiusIn} in are tighter than this yarn bends: ${(COUCHED_RADIUS * yarnIn).toFixed(2)} in at least.`,
     });
-  if (r.gapIn < 2.5 * yarnIn)
+  if (r.gapIn < COUCHED_GAP * yarnIn)
     cautions.push({
       code: 'gap-tight',
       severity: 'warn',
-      text: `Lines ${r.gapIn} in apart run into each other: ${(2.5 * yarnIn).toFixed(2)} in at least.`,
+      text: `Lines ${r.gapIn} in apart run into each other: ${(COUCHED_GAP * yarnIn).toFixed(2)} in at least.`,
     });
   const yarnM = inToM(r.pathIn) * TAKE_UP + PER_START_M * r.starts;
   return {

@@ -1,0 +1,54 @@
+import type { XY } from '../geometry/polygon';
+
+const FAR = 1e20;
+
+/**
+ * The width of the largest round place free of any line inside a field, by the exact distance transform of a raster
+ * (Felzenszwalb and Huttenlocher, 2012).
+ * @param spots along the lines, closer together than a cell. @param cells across the longer side.
+ * @returns in the unit of the field; right to about a cell.
+ */
+export function largestGap(spots: readonly XY[], [width, height]: XY, cells = 600): number {
+  const size = Math.max(width, height) / cells;
+  const [nx, ny] = [Math.max(1, Math.round(width / size)), Math.max(1, Math.round(height / size))];
+  const field = new Float64Array(nx * ny).fill(FAR);
+  for (const [x, y] of spots) {
+    const [i, j] = [Math.min(nx - 1, Math.floor(x / size)), Math.min(ny - 1, Math.floor(y / size))];
+    if (i >= 0 && j >= 0) field[j * nx + i] = 0;
+  }
+  const line = new Float64Array(Math.max(nx, ny));
+  for (let i = 0; i < nx; i++) lower(field, i, nx, ny, line);
+  for (let j = 0; j < ny; j++) lower(field, j * nx, 1, nx, line);
+  let most = 0;
+  for (const d of field) if (d > most) most = d;
+  return most >= FAR ? Math.max(width, height) : 2 * Math.sqrt(most) * size;
+}
+
+/** The lower envelope of parabolas standing on a row or a column, in place. */
+function lower(field: Float64Array, from: number, step: number, n: number, line: Float64Array) {
+  for (let q = 0; q < n; q++) line[q] = field[from + q * step]!;
+  const at = new Int32Array(n);
+  const edge = new Float64Array(n + 1);
+  let k = -1;
+  for (let q = 0; q < n; q++) {
+    if (line[q]! >= FAR) continue;
+    let s = -Infinity;
+    while (k >= 0) {
+      const p = at[k]!;
+      s = (line[q]! + q * q - (line[p]! + p * p)) / (2 * (q - p));
+      if (s > edge[k]!) break;
+      k--;
+    }
+    k++;
+    at[k] = q;
+    edge[k] = k === 0 ? -Infinity : s;
+    edge[k + 1] = Infinity;
+  }
+  if (k < 0) return;
+  let j = 0;
+  for (let q = 0; q < n; q++) {
+    while (edge[j + 1]! < q) j++;
+    const p = at[j]!;
+    field[from + q * step] = (q - p) * (q - p) + line[p]!;
+  }
+}

@@ -1,0 +1,210 @@
+import fc from 'fast-check';
+import { measurePattern } from './pattern';
+
+const svg = (inside: string, root = 'width="10in" height="10in" viewBox="0 0 10 10"') =>
+  `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" ${root}>${inside}</svg>`;
+const path = (d: string, root?: string) => measurePattern({ svg: svg(`<path d="${d}"/>`, root) });
+const dxf = (entities: string, units = 1) =>
+  [
+    '0',
+    'SECTION',
+    '2',
+    'HEADER',
+    '9',
+    '$INSUNITS',
+    '70',
+    String(units),
+    '0',
+    'ENDSEC',
+    '0',
+    'SECTION',
+    '2',
+    'ENTITIES',
+  ]
+    .concat(entities.split(' '), ['0', 'ENDSEC', '0', 'EOF'])
+    .join('\n');
+
+describe('length, size and starts', () => {
+  test('a circle: its girth, one start, its radius, no point', () => {
+    const p = measurePattern({ svg: svg('<circle cx="5" cy="5" r="2"/>') });
+    expect(p.lengthIn).toBeCloseTo(4 * Math.PI, 2);
+    expect(p.widthIn).toBeCloseTo(4, 3);
+    expect(p.heightIn).toBeCloseTo(4, 3);
+    expect(p.minRadiusIn).toBeCloseTo(2, 1);
+    expect(p).toMatchObject({ starts: 1, points: 0 });
+    expect(p.largestGapIn).toBeCloseTo(4, 1);
+    expect(p.sewnTwicePct).toBeLessThan(1);
+  });
+  test('runs that go on where the last ended are one start, whichever way they were drawn', () => {
+    expect(path('M0 0L4 0M4 0L4 4').starts).toBe(1);
+    expect(path('M0 0L4 0M4 4L4 0').starts).toBe(1);
+    expect(path('M4 0L0 0M4 4L4 0').starts).toBe(1);
+    expect(path('M0 0L4 0M6 0L6 4').starts).toBe(2);
+  });
+  test('transforms, groups and what is used again count; what is only kept or hidden does not', () => {
+    const p = measurePattern({
+      svg: svg(
+        `<defs><path id="a" d="M0 0L1 0"/><path d="M0 0L50 0"/></defs>
+         <g transform="translate(2 2) scale(2)"><use href="#a"/><use href="#a" y="1"/></g>
+         <path style="display:none" d="M0 0L90 0"/>`,
+      ),
+    });
+    expect(p.lengthIn).toBeCloseTo(4, 6);
+    expect(p.heightIn).toBeCloseTo(2, 6);
+    expect(p.starts).toBe(2);
+  });
+  test.each([
+    ['width="25.4mm" viewBox="0 0 1 1"', 1],
+    ['width="2.54cm" viewBox="0 0 2 2"', 0.5],
+    ['width="96px" viewBox="0 0 96 96"', 1 / 96],
+    ['width="72pt"', 1 / 72],
+  ])('%s: a unit is %d in', (root, unit) => {
+    expect(path('M0 0L12 0', root).lengthIn).toBeCloseTo(12 * unit, 6);
+  });
+  test('a width asked for keeps the shape, a height beside it does not', () => {
+    const wide = measurePattern({ svg: svg('<rect width="2" height="1"/>'), widthIn: 8 });
+    expect([wide.widthIn, wide.heightIn, wide.lengthIn].map((n) => Number(n.toFixed(3)))).toEqual([8, 4, 24]);
+    const bent = measurePattern({ svg: svg('<rect width="2" height="1"/>'), widthIn: 8, heightIn: 8 });
+    expect(bent.lengthIn).toBeCloseTo(32, 3);
+  });
+  test('twice the size: twice the length, radius and gap, the same points and share sewn twice', () => {
+    const d = 'M0 0C1 2 3 2 4 0S7 -2 8 0L5 6L2 0L6 3';
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 10, noNaN: true }), (widthIn) => {
+        const [a, b] = [widthIn, 2 * widthIn].map((w) =>
+          measurePattern({ svg: svg(`<path d="${d}"/>`), widthIn: w }),
+        );
+        expect(b!.lengthIn / a!.lengthIn).toBeCloseTo(2, 2);
+        expect(b!.minRadiusIn! / a!.minRadiusIn!).toBeCloseTo(2, 1);
+        expect(b!.largestGapIn / a!.largestGapIn).toBeCloseTo(2, 1);
+        expect(b!.points).toBe(a!.points);
+      }),
+      { numRuns: 8 },
+    );
+  });
+});
+
+describe('curves and points', () => {
+  test('a star of five points has five, a square none', () => {
+    const star = [0, 2, 4, 1, 3]
+      .map((k) => (2 * Math.PI * k) / 5)
+      .map((a) => `${5 + 4 * Math.sin(a)} ${5 - 4 * Math.cos(a)}`)
+      .join('L');
+    expect(path(`M${star}Z`).points).toBe(5);
+    expect(measurePattern({ svg: svg('<rect width="4" height="4"/>') })).toMatchObject({
+      points: 0,
+      minRadiusIn: null,
+    });
+  });
+  test('a circle drawn with many short lines has the radius of the circle', () => {
+    const lines = Array.from({ length: 73 }, (_, i) => (i * Math.PI) / 36)
+      .map((a) => `${5 + 3 * Math.cos(a)} ${5 + 3 * Math.sin(a)}`)
+      .join('L');
+    expect(path(`M${lines}`).minRadiusIn).toBeCloseTo(3, 1);
+  });
+  test('a tight corner of a twentieth of the curve is not the pattern’s radius; more of it is', () => {
+    const curl = (n: number) =>
+      Array.from({ length: n }, (_, i) => `<circle cx="${i}" cy="9" r="0.1"/>`).join('') +
+      '<circle cx="5" cy="5" r="3"/>';
+    expect(measurePattern({ svg: svg(curl(1)) }).minRadiusIn).toBeCloseTo(3, 1);
+    expect(measurePattern({ svg: svg(curl(3)) }).minRadiusIn).toBeCloseTo(0.1, 2);
+  });
+  test('tight curves ask for more stitches to the inch, and not for more than the technique allows', () => {
+    const at = (r: number) => measurePattern({ svg: svg(`<circle cx="5" cy="5" r="${r}"/>`) }).spi;
+    expect(at(3)).toBe(11);
+    expect(at(0.15)).toBeGreaterThan(11);
+    expect(at(0.02)).toBeLessThanOrEqual(13);
+  });
+});
+
+describe('sewn twice and left open', () => {
+  test('a line sewn there and back is half sewn twice; a crossing is not', () => {
+    expect(path('M0 0L8 0L0 0').sewnTwicePct).toBeGreaterThan(47);
+    expect(path('M0 0L8 0L0 0').sewnTwicePct).toBeLessThan(51);
+    expect(path('M0 4L8 4M4 0L4 8').sewnTwicePct).toBe(0);
+  });
+  test('parallel lines leave open what lies between them', () => {
+    const p = path('M0 0H10M0 1H10M0 2.5H10M0 3H10');
+    expect(p.largestGapIn).toBeCloseTo(1.5, 1);
+    expect(p.sewnTwicePct).toBe(0);
+  });
+  test('repeats: together longer, wider; their edges sewn twice; a row that goes on has one start', () => {
+    const wave = (repeat?: { columns: number; rows: number }) =>
+      measurePattern({ svg: svg('<path d="M0 1C1 -1 3 3 4 1"/>'), ...(repeat && { repeat }) });
+    const [one, many] = [wave(), wave({ columns: 5, rows: 4 })];
+    expect(many.lengthIn).toBeCloseTo(20 * one.lengthIn, 6);
+    expect(many.widthIn).toBeCloseTo(5 * one.widthIn, 6);
+    expect(many.starts).toBe(4);
+    const boxes = measurePattern({
+      svg: svg('<rect width="2" height="2"/>'),
+      repeat: { columns: 3, rows: 3 },
+    });
+    expect(boxes.starts).toBe(9);
+    expect(boxes.sewnTwicePct).toBeGreaterThan(30);
+    expect(boxes.largestGapIn).toBeCloseTo(2, 1);
+  });
+  test('a batting is told when it cannot hold what is left open', () => {
+    const with1 = (battingId: string) =>
+      measurePattern({ svg: svg('<rect width="9" height="9"/>'), battingId }).cautions.map((c) => c.code);
+    expect(with1('wool')).toEqual(['batting-gap']);
+    expect(measurePattern({ svg: svg('<rect width="1" height="1"/>'), battingId: 'wool' }).cautions).toEqual(
+      [],
+    );
+  });
+  test('a yarn wants round curves and room beside them', () => {
+    const fits = (inside: string, yarnMm: number) => measurePattern({ svg: svg(inside), yarnMm }).couching;
+    expect(fits('<circle cx="5" cy="5" r="3"/>', 4)).toEqual({ fit: true, codes: [] });
+    expect(fits('<circle cx="5" cy="5" r="0.2"/>', 4)!.codes).toContain('radius-tight');
+    expect(fits('<path d="M0 0H9M0 0.2H9"/>', 4)).toEqual({ fit: false, codes: ['gap-tight'] });
+    expect(measurePattern({ svg: svg('<path d="M0 0H9"/>') }).couching).toBeUndefined();
+  });
+});
+
+describe('DXF', () => {
+  const LINE = (a: number, b: number, c: number, d: number) => `0 LINE 8 0 10 ${a} 20 ${b} 11 ${c} 21 ${d}`;
+  test('lines in inches, and in millimetres', () => {
+    expect(measurePattern({ dxf: dxf(LINE(0, 0, 3, 4)) }).lengthIn).toBeCloseTo(5, 6);
+    expect(measurePattern({ dxf: dxf(LINE(0, 0, 254, 0), 4) }).lengthIn).toBeCloseTo(10, 6);
+  });
+  test('an arc and a circle have their radius', () => {
+    const arc = measurePattern({ dxf: dxf('0 ARC 8 0 10 0 20 0 40 2 50 0 51 90') });
+    expect(arc.lengthIn).toBeCloseTo(Math.PI, 2);
+    expect(arc.minRadiusIn).toBeCloseTo(2, 1);
+    expect(measurePattern({ dxf: dxf('0 CIRCLE 8 0 10 0 20 0 40 1.5') }).lengthIn).toBeCloseTo(
+      3 * Math.PI,
+      2,
+    );
+  });
+  test('a bulge of one is a half circle', () => {
+    const p = measurePattern({
+      dxf: dxf('0 LWPOLYLINE 8 0 90 2 70 0 10 0 20 0 42 1 10 2 20 0'),
+    });
+    expect(p.lengthIn).toBeCloseTo(Math.PI, 2);
+    expect(p.heightIn).toBeCloseTo(1, 2);
+  });
+  test('a file without units asks for its width', () => {
+    expect(() => measurePattern({ dxf: dxf(LINE(0, 0, 3, 4), 0) })).toThrow(/widthIn/);
+    expect(measurePattern({ dxf: dxf(LINE(0, 0, 3, 4), 0), widthIn: 6 }).lengthIn).toBeCloseTo(10, 6);
+  });
+});
+
+describe('what cannot be measured', () => {
+  test.each([
+    ['', 'not-a-drawing'],
+    ['<html></html>', 'not-a-drawing'],
+    ['<svg', 'not-a-drawing'],
+    [svg(''), 'not-a-drawing'],
+    [svg('<text>Tern</text>'), 'not-a-drawing'],
+    [svg('<path d="M0 0 Lx"/>'), 'not-a-drawing'],
+    [svg('<path d="M1 1L1 1"/>'), 'not-a-drawing'],
+    [svg('<g id="a"><use href="#a"/></g>'), 'not-a-drawing'],
+  ])('%p is said in words', (text, code) => {
+    expect(() => measurePattern({ svg: text })).toThrow(expect.objectContaining({ name: 'CoreError', code }));
+  });
+  test('no drawing, two drawings, and a line without the extent asked for', () => {
+    expect(() => measurePattern({})).toThrow(/one drawing/);
+    expect(() => measurePattern({ svg: svg('<path d="M0 0H1"/>'), dxf: dxf('') })).toThrow(/one drawing/);
+    expect(() => measurePattern({ dxf: 'no' })).toThrow(/DXF/);
+    expect(() => measurePattern({ svg: svg('<path d="M0 0H1"/>'), heightIn: 3 })).toThrow(/extent/);
+  });
+});

@@ -1,0 +1,245 @@
+import { COUCHED_GAP, COUCHED_RADIUS } from '../couching/couching';
+import { gapLimitIn } from '../density/density';
+import type { XY } from '../geometry/polygon';
+import { type Caution, CoreError } from '../notes';
+import { MODES } from '../stitch/machine';
+import { regulate } from '../stitch/regulate';
+import { mmToIn } from '../units/length';
+import { largestGap } from './largest-gap';
+import { nearShare, type Spot, spotsOf } from './nearness';
+import { readDxf } from './read-dxf';
+import { readSvg } from './read-svg';
+import { apart, type Drawing, endOf, type Piece, reversed, startOf, type Stroke } from './stroke';
+import { trace, type Trace } from './trace';
+
+export interface PatternRequest {
+  svg?: string;
+  dxf?: string;
+  /** Width and height of one repeat as it is to be sewn, inches; one alone keeps the shape. */
+  widthIn?: number;
+  heightIn?: number;
+  /** How often it is sewn beside itself. */
+  repeat?: { columns: number; rows: number };
+  battingId?: string;
+  /** Thickness of a yarn to be couched along it. */
+  yarnMm?: number;
+}
+
+export interface Pattern {
+  /** Of all repeats together: length to sew, width, height, starts, points. */
+  lengthIn: number;
+  widthIn: number;
+  heightIn: number;
+  starts: number;
+  /** Radius that nineteen twentieths of the curved length keep to; null when nothing curves. */
+  minRadiusIn: number | null;
+  points: number;
+  sewnTwicePct: number;
+  largestGapIn: number;
+  spi: number;
+  couching?: { fit: boolean; codes: string[] };
+  cautions: Caution[];
+}
+
+/** Flattened well within a tenth of a millimetre, so that lengths are right to a few parts in ten thousand. */
+const TOLERANCE_IN = mmToIn(0.02);
+/** Runs that end and begin so close are sewn without lifting. */
+const JOINED_IN = mmToIn(0.5);
+/** A corner is a point when its two sides enclose less than this. */
+const POINT = Math.PI / 3;
+/** What is flatter than this is straight. */
+const STRAIGHT_IN = 1000;
+const LEAST_SHARE = 0.05;
+const TWICE_IN = mmToIn(1);
+/** Two lines go the same way within this (judgement): crossings are not sewing twice. */
+const SAME_WAY = Math.PI / 9;
+/** Lines of yarn disturb each other up to this angle (judgement). */
+const BESIDE = Math.PI / 4;
+const MOST_SPOTS = 300_000;
+const MOST_TILES = 3;
+/** Stitches per inch are those of the technique and its curves; the machine's own range comes where it is known. */
+const ANY_MACHINE = {
+  maxSpm: 3000,
+  idleMinSpm: 50,
+  idleMaxSpm: 1000,
+  minSpi: 4,
+  maxSpi: 20,
+  modes: [...MODES],
+};
+
+/**
+ * What a drawn pattern asks of the machine at a chosen size: length, starts, its tightest curves, points, what is sewn
+ * twice, the largest place left open when it is repeated, stitches per inch; whether it holds a batting, and whether a
+ * yarn can be couched along it.
+ * @throws CoreError `not-a-drawing`, `one-drawing` when none or two are given, `size-unknown`, `size-impossible`.
+ */
+export function measurePattern(request: PatternRequest): Pattern {
+  const { strokes, x0, y0, across, down, unitIn } = drawn(request);
+  const [sx, sy] = scales(request, across, down, unitIn);
+  const scaled = joined(
+    strokes.map((s) => ({
+      ...s,
+      pieces: s.pieces.map((p) => p.map(([x, y]): XY => [(x - x0) * sx, (y - y0) * sy]) as unknown as Piece),
+    })),
+  );
+  const traces = scaled.map((s) => trace(s, TOLERANCE_IN));
+  const [widthIn, heightIn] = [across * sx, down * sy];
+  const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
+  const lengthIn = traces.reduce((sum, t) => sum + lengthOf(t.points), 0);
+  const bends = traces.flatMap((t) => t.bends).filter((b) => b.radius < STRAIGHT_IN);
+  const minRadiusIn = tightest(bends);
+
+  const tiles: XY[] = [];
+  for (let r = 0; r < Math.min(rows, MOST_TILES); r++)
+    for (let c = 0; c < Math.min(columns, MOST_TILES); c++) tiles.push([c * widthIn, r * heightIn]);
+  const runs = tiles.flatMap(([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])));
+  const field: XY = [Math.min(columns, MOST_TILES) * widthIn, Math.min(rows, MOST_TILES) * heightIn];
+  const step = Math.max(mmToIn(0.5), (lengthIn * tiles.length) / MOST_SPOTS);
+  const spots = spotsOf(runs, step);
+  const largestGapIn = gapOf(runs, field);
+
+  const cautions: Caution[] = [];
+  if (request.battingId && largestGapIn > gapLimitIn(request.battingId))
+    cautions.push({
+      code: 'batting-gap',
+      severity: 'warn',
+      text: `It leaves ${largestGapIn.toFixed(1)} in open; this batting holds ${gapLimitIn(request.battingId).toFixed(1)} in. Make it smaller, or set the repeats closer.`,
+    });
+  const { spi } = regulate({
+    technique: 'guided-pattern',
+    ...(minRadiusIn === null ? {} : { smallestRadiusIn: minRadiusIn }),
+    machine: ANY_MACHINE,
+  });
+  return {
+    lengthIn: lengthIn * columns * rows,
+    widthIn: widthIn * columns,
+    heightIn: heightIn * rows,
+    starts: startsOf(scaled, widthIn, columns) * rows,
+    minRadiusIn,
+    points:
+      traces.reduce((n, t) => n + t.corners.filter((turn) => turn > Math.PI - POINT).length, 0) *
+      columns *
+      rows,
+    sewnTwicePct:
+      100 * nearShare(spots, { within: TWICE_IN, angle: SAME_WAY, apart: 4 * TWICE_IN, earlier: true }),
+    largestGapIn,
+    spi,
+    ...(request.yarnMm === undefined ? {} : { couching: couched(request.yarnMm, minRadiusIn, spots) }),
+    cautions,
+  };
+}
+
+/** The drawing's strokes, and where it lies in its own units. */
+function drawn({ svg, dxf }: PatternRequest) {
+  if ((svg === undefined) === (dxf === undefined))
+    throw new CoreError('one-drawing', 'Give one drawing: svg or dxf.', svg === undefined ? 'svg' : 'dxf');
+  const { strokes, unitIn }: Drawing = svg !== undefined ? readSvg(svg) : readDxf(dxf!);
+  const rough = strokes.flatMap((s) => s.pieces.flat());
+  const reach = Math.max(...spans(rough));
+  if (!(reach > 0 && Number.isFinite(reach)))
+    throw new CoreError('not-a-drawing', 'This drawing has no size.', svg !== undefined ? 'svg' : 'dxf');
+  const points = strokes.flatMap((s) => trace(s, reach / 20_000).points);
+  const [across, down] = spans(points);
+  const x0 = points.reduce((m, p) => Math.min(m, p[0]), Infinity);
+  const y0 = points.reduce((m, p) => Math.min(m, p[1]), Infinity);
+  return { strokes, unitIn, x0, y0, across, down };
+}
+
+function spans(points: readonly XY[]): [number, number] {
+  const low = [Infinity, Infinity];
+  const high = [-Infinity, -Infinity];
+  for (const p of points)
+    for (const k of [0, 1] as const) {
+      low[k] = Math.min(low[k]!, p[k]);
+      high[k] = Math.max(high[k]!, p[k]);
+    }
+  return [high[0]! - low[0]!, high[1]! - low[1]!];
+}
+
+/** Inches of a unit, across and down. */
+function scales({ widthIn, heightIn }: PatternRequest, across: number, down: number, unitIn: number | null) {
+  const flat = (given: number | undefined, span: number) => given !== undefined && span === 0;
+  if (flat(widthIn, across) || flat(heightIn, down))
+    throw new CoreError(
+      'size-impossible',
+      'This pattern is a line without that extent: give its other measure.',
+      flat(widthIn, across) ? 'widthIn' : 'heightIn',
+    );
+  const sx = widthIn !== undefined ? widthIn / across : heightIn !== undefined ? heightIn / down : unitIn;
+  const sy = heightIn !== undefined ? heightIn / down : sx;
+  if (sx === null || sy === null)
+    throw new CoreError(
+      'size-unknown',
+      'This drawing does not say how large it is: give widthIn, the width of one repeat in inches.',
+      'widthIn',
+    );
+  return [sx, sy] as const;
+}
+
+/** Strokes that go on where the last one ended are one run, whichever way they were drawn. */
+function joined(strokes: readonly Stroke[]): Stroke[] {
+  const out: Stroke[] = [];
+  for (const next of strokes) {
+    const last = out.at(-1);
+    const [a, b] = [startOf(next.pieces[0]!), endOf(next.pieces.at(-1)!)];
+    const link = (run: Stroke, stroke: Stroke) => {
+      const whole = { pieces: [...run.pieces, ...stroke.pieces], closed: false };
+      out[out.length - 1] = { ...whole, closed: isLoop(whole) };
+    };
+    if (!last || last.closed || next.closed) {
+      out.push(next);
+      continue;
+    }
+    const [first, end] = [startOf(last.pieces[0]!), endOf(last.pieces.at(-1)!)];
+    if (apart(end, a) <= JOINED_IN) link(last, next);
+    else if (apart(end, b) <= JOINED_IN) link(last, reversed(next));
+    else if (last.pieces.length === 1 && apart(first, a) <= JOINED_IN) link(reversed(last), next);
+    else if (last.pieces.length === 1 && apart(first, b) <= JOINED_IN) link(reversed(last), reversed(next));
+    else out.push(next);
+  }
+  return out;
+}
+const isLoop = ({ pieces }: Stroke) =>
+  pieces.length > 1 && apart(startOf(pieces[0]!), endOf(pieces.at(-1)!)) <= 1e-6;
+
+const lengthOf = (points: readonly XY[]) =>
+  points.slice(1).reduce((sum, p, i) => sum + apart(points[i]!, p), 0);
+
+/** The radius below which a twentieth of the curved length lies. */
+function tightest(bends: Trace['bends']): number | null {
+  const sorted = [...bends].sort((a, b) => a.radius - b.radius);
+  const all = sorted.reduce((sum, b) => sum + b.length, 0);
+  let so = 0;
+  for (const b of sorted) {
+    so += b.length;
+    if (so >= LEAST_SHARE * all) return b.radius;
+  }
+  return null;
+}
+
+/** Starts of a row of repeats: one that ends where the next begins goes on. */
+function startsOf(runs: readonly Stroke[], widthIn: number, columns: number): number {
+  const [first, last] = [runs[0]!, runs.at(-1)!];
+  const end = endOf(last.pieces.at(-1)!);
+  const [x, y] = startOf(first.pieces[0]!);
+  const goesOn = !last.closed && !first.closed && apart(end, [x + widthIn, y]) <= JOINED_IN;
+  return runs.length * columns - (goesOn ? columns - 1 : 0);
+}
+
+function gapOf(runs: readonly (readonly XY[])[], field: XY): number {
+  const cell = Math.max(...field) / 600;
+  const length = runs.reduce((sum, r) => sum + lengthOf(r), 0);
+  const step = Math.max(cell / 2, length / 2_000_000);
+  return largestGap([...runs.flat(), ...spotsOf(runs, step).map((s) => s.at)], field);
+}
+
+/** Whether a yarn follows it: curves of two diameters, lines two and a half apart. */
+function couched(yarnMm: number, minRadiusIn: number | null, spots: readonly Spot[]) {
+  const yarnIn = mmToIn(yarnMm);
+  const codes: string[] = [];
+  if (minRadiusIn !== null && minRadiusIn < COUCHED_RADIUS * yarnIn) codes.push('radius-tight');
+  const within = COUCHED_GAP * yarnIn;
+  if (nearShare(spots, { within, angle: BESIDE, apart: 4 * within, earlier: false }) > LEAST_SHARE)
+    codes.push('gap-tight');
+  return { fit: codes.length === 0, codes };
+}

@@ -1,0 +1,180 @@
+import { XMLParser } from 'fast-xml-parser';
+import svgpath from 'svgpath';
+import type { XY } from '../geometry/polygon';
+import { CoreError } from '../notes';
+import type { Drawing, Piece, Stroke } from './stroke';
+
+/** An element as the parser gives it: its name with its children, and its attributes. */
+type Node = Record<string, unknown> & { ':@'?: Record<string, string> };
+
+/** What is kept in a drawing without being drawn. */
+const NOT_DRAWN = new Set([
+  'defs',
+  'symbol',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'style',
+  'metadata',
+  'title',
+  'desc',
+]);
+const INCHES: Record<string, number> = {
+  in: 1,
+  mm: 1 / 25.4,
+  cm: 1 / 2.54,
+  pt: 1 / 72,
+  pc: 1 / 6,
+  px: 1 / 96,
+  '': 1 / 96,
+};
+const MOST_NESTED = 40;
+
+const nameOf = (n: Node) => Object.keys(n).find((k) => k !== ':@') ?? '';
+const childrenOf = (n: Node) => (n[nameOf(n)] as Node[] | undefined) ?? [];
+const attributes = (n: Node) => n[':@'] ?? {};
+
+/**
+ * The lines of an SVG drawing in the order they stand in the file: paths, lines, polygons, rectangles, circles, ellipses
+ * and what is used again, with all transforms. Text, fills and pictures are not sewn.
+ * @throws CoreError `not-a-drawing` when it cannot be read or holds no line.
+ */
+export function readSvg(text: string): Drawing {
+  let nodes: Node[];
+  try {
+    nodes = new XMLParser({
+      preserveOrder: true,
+      ignoreAttributes: false,
+      attributeNamePrefix: '',
+      parseAttributeValue: false,
+      processEntities: false,
+    }).parse(text, true) as Node[];
+  } catch {
+    throw new CoreError('not-a-drawing', 'This is no SVG that can be read.', 'svg');
+  }
+  const svg = nodes.find((n) => nameOf(n) === 'svg');
+  if (!svg) throw new CoreError('not-a-drawing', 'This is no SVG: it has no svg element.', 'svg');
+  const byId = new Map<string, Node>();
+  index([svg], byId);
+  const strokes: Stroke[] = [];
+  const walk = (list: readonly Node[], transform: string, depth: number) => {
+    if (depth > MOST_NESTED)
+      throw new CoreError('not-a-drawing', 'This SVG is nested too deeply to be read.', 'svg');
+    for (const node of list) {
+      const [name, a] = [nameOf(node), attributes(node)];
+      if (NOT_DRAWN.has(name) || isHidden(a)) continue;
+      const own = `${transform} ${a.transform ?? ''}`.trim();
+      const used = name === 'use' && byId.get((a.href ?? a['xlink:href'] ?? '').replace(/^#/, ''));
+      if (used) {
+        const moved = `${own} translate(${numberOf(a.x)} ${numberOf(a.y)})`;
+        if (nameOf(used) === 'symbol') walk(childrenOf(used), moved, depth + 1);
+        else walk([used], moved, depth + 1);
+        continue;
+      }
+      const d = pathOf(name, a);
+      if (d) strokes.push(...strokesOf(d, own));
+      else walk(childrenOf(node), own, depth + 1);
+    }
+  };
+  walk(childrenOf(svg), '', 0);
+  if (strokes.length === 0)
+    throw new CoreError('not-a-drawing', 'This SVG holds no line that can be sewn.', 'svg');
+  return { strokes, unitIn: unitOf(attributes(svg)) };
+}
+
+function index(list: readonly Node[], byId: Map<string, Node>) {
+  for (const node of list) {
+    const { id } = attributes(node);
+    if (id) byId.set(id, node);
+    const children = childrenOf(node);
+    if (Array.isArray(children)) index(children, byId);
+  }
+}
+
+const isHidden = (a: Record<string, string>) =>
+  a.display === 'none' || a.visibility === 'hidden' || /display\s*:\s*none/.test(a.style ?? '');
+const numberOf = (text: string | undefined): number => {
+  const n = Number.parseFloat(text ?? '0');
+  return Number.isFinite(n) ? n : 0;
+};
+
+/** Inches of one unit of the drawing: its width over the width of its view. */
+function unitOf({ width, viewBox }: Record<string, string>): number | null {
+  const size = /^\s*([\d.]+(?:e[-+]?\d+)?)\s*(in|mm|cm|pt|pc|px|)\s*$/i.exec(width ?? '');
+  if (!size) return null;
+  const inches = Number(size[1]) * INCHES[size[2]!.toLowerCase()]!;
+  const view = Number((viewBox ?? '').trim().split(/[\s,]+/)[2]);
+  return view > 0 ? inches / view : INCHES[size[2]!.toLowerCase()]!;
+}
+
+/** What an element draws, as path data. */
+function pathOf(name: string, a: Record<string, string>): string | null {
+  const [x, y, w, h] = [a.x, a.y, a.width, a.height].map(numberOf) as [number, number, number, number];
+  const [cx, cy] = [numberOf(a.cx), numberOf(a.cy)];
+  switch (name) {
+    case 'path':
+      return a.d ?? null;
+    case 'line':
+      return `M${numberOf(a.x1)} ${numberOf(a.y1)}L${numberOf(a.x2)} ${numberOf(a.y2)}`;
+    case 'polyline':
+      return a.points ? `M${a.points}` : null;
+    case 'polygon':
+      return a.points ? `M${a.points}Z` : null;
+    case 'rect':
+      return w > 0 && h > 0 ? `M${x} ${y}h${w}v${h}h${-w}Z` : null;
+    case 'circle':
+      return round(cx, cy, numberOf(a.r), numberOf(a.r));
+    case 'ellipse':
+      return round(cx, cy, numberOf(a.rx), numberOf(a.ry));
+    default:
+      return null;
+  }
+}
+const round = (cx: number, cy: number, rx: number, ry: number) =>
+  rx > 0 && ry > 0
+    ? `M${cx + rx} ${cy}A${rx} ${ry} 0 0 1 ${cx - rx} ${cy}A${rx} ${ry} 0 0 1 ${cx + rx} ${cy}Z`
+    : null;
+
+/** Path data as strokes, its transforms laid on. */
+function strokesOf(d: string, transform: string): Stroke[] {
+  const path = svgpath(d) as ReturnType<typeof svgpath> & { err: string };
+  if (path.err) throw new CoreError('not-a-drawing', 'A path of this SVG cannot be read.', 'svg');
+  const strokes: { pieces: Piece[]; closed: boolean }[] = [];
+  let at: XY = [0, 0];
+  let first: XY = at;
+  const run = () => {
+    const last = strokes.at(-1);
+    if (last && !last.closed) return last;
+    strokes.push({ pieces: [], closed: false });
+    return strokes.at(-1)!;
+  };
+  path
+    .transform(transform)
+    .abs()
+    .unarc()
+    .unshort()
+    .iterate(([command, ...p]) => {
+      const to: XY = [p.at(-2) ?? 0, p.at(-1) ?? 0];
+      if (command === 'M') {
+        strokes.push({ pieces: [], closed: false });
+        [at, first] = [to, to];
+        return;
+      }
+      if (command === 'Z') {
+        const stroke = run();
+        if (at[0] !== first[0] || at[1] !== first[1]) stroke.pieces.push([at, first]);
+        stroke.closed = true;
+        at = first;
+        return;
+      }
+      const end: XY = command === 'H' ? [p[0]!, at[1]] : command === 'V' ? [at[0], p[0]!] : to;
+      if (command === 'C') run().pieces.push([at, [p[0]!, p[1]!], [p[2]!, p[3]!], end]);
+      else if (command === 'Q') {
+        const toward = (q: XY): XY => [q[0] + (2 / 3) * (p[0]! - q[0]), q[1] + (2 / 3) * (p[1]! - q[1])];
+        run().pieces.push([at, toward(at), toward(end), end]);
+      } else run().pieces.push([at, end]);
+      at = end;
+    });
+  return strokes.filter((s) => s.pieces.length > 0);
+}
