@@ -13,6 +13,7 @@ import { addCones } from './cones';
 import { exportCsv, importFile, importHints, undoImported } from './exchange';
 import { chooseSetup } from './setups';
 import { exportWorkroom, importWorkroom } from './workroom-file';
+import { aLine } from './testing/a-line';
 import { key, paths, value } from './testing/answers';
 
 let base: Awaited<ReturnType<typeof testDatabase>>;
@@ -22,17 +23,6 @@ beforeAll(async () => {
 });
 afterAll(() => base.end());
 
-const aLine = (rest: object = {}) => ({
-  key: key(),
-  line: 'Skerry Poly',
-  fibre: 'polyester-filament',
-  label: 'Tex 27',
-  role: 'both',
-  place: '',
-  notes: '',
-  colours: [{ colour: 'Kelp', hex: '#335544' }],
-  ...rest,
-});
 describe('CSV in and out', () => {
   const fileOf = (kind: ExchangeKind, csv: string, rest: object = {}) => {
     const [header, ...rows] = Papa.parse<string[]>(csv.replace(/^\ufeff/, ''), {

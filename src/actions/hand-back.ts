@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { format } from 'date-fns';
 import { cameTo } from '@/core/hand-back/came-to';
 import { type HandBackOf, readHandBack, readSewnOf, writeHandBack } from '@/data/hand-back';
@@ -9,7 +8,7 @@ import type { Context } from './context';
 import { readPlan } from './plan';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { EachNum, FormKey, Maybe, OneOf, QuiltId, Text, Version, Yes } from './rules';
+import { FormKey, Maybe, OneOf, QuiltId, Text, ThreeOf, Version, Yes } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** What is ticked on the way home, in its order, and where it is kept. */
@@ -55,15 +54,9 @@ export class MeasureHandBack {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Version() version!: number;
-  @IsArray({ message: 'Measure three widths.' })
-  @ArrayMinSize(3, { message: 'Measure three widths.' })
-  @ArrayMaxSize(3, { message: 'Measure three widths.' })
-  @EachNum(4, 200, 'Each width, in inches,')
+  @ThreeOf('widths', 'width')
   widthsIn!: [number, number, number];
-  @IsArray({ message: 'Measure three lengths.' })
-  @ArrayMinSize(3, { message: 'Measure three lengths.' })
-  @ArrayMaxSize(3, { message: 'Measure three lengths.' })
-  @EachNum(4, 200, 'Each length, in inches,')
+  @ThreeOf('lengths', 'length')
   lengthsIn!: [number, number, number];
   @Text(2000) word!: string;
 }

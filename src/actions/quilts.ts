@@ -25,7 +25,7 @@ import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { Day, EachNum, FormKey, Hex, Id, Maybe, Num, OneOf, Text, Version, Whole, Words, Yes } from './rules';
+import { Day, FormKey, Hex, Id, Maybe, Num, OneOf, Text, ThreeOf, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 /** A plan of a kind, or the zones of a quilt that went before. */
@@ -47,15 +47,9 @@ export class TakeIn {
   @Id('This talk is not known. Begin a new one.') intakeId!: string;
   @Words(120, 'Give the client’s name.') client!: string;
   @Words(120, 'Give the quilt a name, so that you find it again.') name!: string;
-  @IsArray({ message: 'Measure three widths.' })
-  @ArrayMinSize(3, { message: 'Measure three widths.' })
-  @ArrayMaxSize(3, { message: 'Measure three widths.' })
-  @EachNum(4, 200, 'Each width, in inches,')
+  @ThreeOf('widths', 'width')
   widthsIn!: [number, number, number];
-  @IsArray({ message: 'Measure three lengths.' })
-  @ArrayMinSize(3, { message: 'Measure three lengths.' })
-  @ArrayMaxSize(3, { message: 'Measure three lengths.' })
-  @EachNum(4, 200, 'Each length, in inches,')
+  @ThreeOf('lengths', 'length')
   lengthsIn!: [number, number, number];
   @OneOf(USES, 'Say what it is for.') use!: Use;
   @Day('Give the day it is promised for.') dueOn!: string;

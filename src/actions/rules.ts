@@ -26,7 +26,7 @@ import {
  */
 type Rule = (target: object, key: string) => void;
 const all =
-  (...rules: PropertyDecorator[]): Rule =>
+  (...rules: Rule[]): Rule =>
   (target, key) =>
     [...rules].reverse().forEach((rule) => rule(target, key));
 
@@ -72,6 +72,16 @@ export const EachNum = (low: number, high: number, noun: string): Rule => {
     IsNumber(FINITE, { each: true, message: `${noun.replace(/,$/, '')}: give numbers.` }),
     Min(low, range),
     Max(high, range),
+  );
+};
+/** A measure taken in three places, inches. */
+export const ThreeOf = (many: string, each: string): Rule => {
+  const three = { message: `Measure three ${many}.` };
+  return all(
+    IsArray(three),
+    ArrayMinSize(3, three),
+    ArrayMaxSize(3, three),
+    EachNum(4, 200, `Each ${each}, in inches,`),
   );
 };
 const HEX = /^#[0-9a-f]{6}$/i;

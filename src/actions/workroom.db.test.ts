@@ -18,6 +18,7 @@ import { beginIntake } from './intakes';
 import { keepZone, takeIn } from './quilts';
 import { readCardSources, setupsForZone } from './setups';
 import { readZones } from '@/data/zones';
+import { aLine } from './testing/a-line';
 import { key, paths, value } from './testing/answers';
 
 let base: Awaited<ReturnType<typeof testDatabase>>;
@@ -27,17 +28,6 @@ beforeAll(async () => {
 });
 afterAll(() => base.end());
 
-const aLine = (rest: object = {}) => ({
-  key: key(),
-  line: 'Skerry Poly',
-  fibre: 'polyester-filament',
-  label: 'Tex 27',
-  role: 'both',
-  place: '',
-  notes: '',
-  colours: [{ colour: 'Kelp', hex: '#335544' }],
-  ...rest,
-});
 const cone = async (colour: string, line = 'Skerry Poly') =>
   (await readAllCones(base.sql)).find((c) => c.colour === colour && c.line === line)!;
 

@@ -9,6 +9,7 @@ import { Empty } from '@/ui/kit/Empty';
 import { Parts } from '@/ui/kit/Parts';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { grouped, minutesWords, stitchesWords } from '@/ui/kit/counts';
+import { Narrow, NarrowBy } from '@/ui/kit/Narrow';
 import { addressOf, type BookQuery, filterOf } from './filter';
 import { BY_WORD, CuresPart, RatesPart, SincePart, WaysPart } from './parts';
 
@@ -46,7 +47,6 @@ export default async function FaultBookPage({
   );
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.sign !== null || filter.state !== null || filter.of !== null;
-  const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
   return (
     <div className="px-6 pt-4 pb-10">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -64,69 +64,42 @@ export default async function FaultBookPage({
           As CSV
         </a>
       </div>
-      <form
-        role="search"
-        aria-label="Narrow the book"
-        className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
+      <Narrow
+        label="Narrow the book"
+        find="Quilt, client, thread or note"
+        findWidth="w-64"
+        words={filter.words}
+        all={narrowed ? addressOf(filter, { words: '', sign: null, state: null, of: null }) : null}
       >
-        <input
-          name="q"
-          defaultValue={filter.words}
-          aria-label="Quilt, client, thread or note"
-          placeholder="Quilt, client, thread or note"
-          className={`${control} w-64`}
-        />
-        <select
+        <NarrowBy
           name="sign"
-          aria-label="Sign"
-          defaultValue={filter.sign ?? ''}
-          className={`${control} max-w-[240px]`}
-        >
-          <option value="">every sign</option>
-          {symptoms.rows.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.label}
-            </option>
-          ))}
-        </select>
-        <select name="state" aria-label="State" defaultValue={filter.state ?? ''} className={control}>
-          <option value="">every state</option>
-          {FAULT_STATES.map((s) => (
-            <option key={s} value={s}>
-              {STATE_WORD[s]}
-            </option>
-          ))}
-        </select>
-        <select name="by" aria-label="Counted by" defaultValue={filter.by} className={control}>
-          {RATED_BY.map((b) => (
-            <option key={b} value={b}>
-              by {BY_WORD[b]}
-            </option>
-          ))}
-        </select>
-        <select name="sort" aria-label="Order" defaultValue={filter.sort} className={control}>
-          {BOOK_SORTS.map((o) => (
-            <option key={o} value={o}>
-              {SORT_WORD[o]}
-            </option>
-          ))}
-        </select>
+          label="Sign"
+          any="every sign"
+          value={filter.sign ?? ''}
+          options={symptoms.rows.map((s) => [s.id, s.label])}
+          width="max-w-[240px]"
+        />
+        <NarrowBy
+          name="state"
+          label="State"
+          any="every state"
+          value={filter.state ?? ''}
+          options={FAULT_STATES.map((s) => [s, STATE_WORD[s]])}
+        />
+        <NarrowBy
+          name="by"
+          label="Counted by"
+          value={filter.by}
+          options={RATED_BY.map((b) => [b, `by ${BY_WORD[b]}`])}
+        />
+        <NarrowBy
+          name="sort"
+          label="Order"
+          value={filter.sort}
+          options={BOOK_SORTS.map((o) => [o, SORT_WORD[o]])}
+        />
         {part !== 'rates' && <input type="hidden" name="part" value={part} />}
-        <button
-          type="submit"
-          className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
-        >
-          Narrow
-        </button>
-        {narrowed && (
-          <Link
-            className="min-h-11 content-center text-indigo hover:underline"
-            href={addressOf(filter, { words: '', sign: null, state: null, of: null })}
-          >
-            Show all
-          </Link>
-        )}
-      </form>
+      </Narrow>
       <div className="mt-3 grid gap-x-8 gap-y-5 xl:grid-cols-[440px_minmax(0,1fr)]">
         <div>
           <Parts

@@ -6,6 +6,7 @@ import { readRecord, readRecordLines, readRecordSum, type RecordFilter } from '@
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
+import { Narrow, NarrowBy } from '@/ui/kit/Narrow';
 import { BeginTalk } from '@/ui/take-in/BeginTalk';
 import { grouped } from '@/ui/kit/counts';
 
@@ -31,7 +32,6 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
   ]);
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.cloth || filter.thread || filter.technique;
-  const control = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
   const picks = [
     ['cloth', 'Cloth', 'every cloth', filter.cloth, fabrics.rows.map((f) => [f.id, f.label] as const)],
     ['thread', 'Thread line', 'every thread', filter.thread, lines.map((l) => [l, l] as const)],
@@ -57,46 +57,25 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
         )}
       </div>
       {sum.quilts > 0 && (
-        <form
-          role="search"
-          aria-label="Narrow the record"
-          className="mt-3 flex flex-wrap items-center gap-2.5 border-y py-2"
+        <Narrow
+          label="Narrow the record"
+          find="Quilt or client"
+          findWidth="w-56"
+          words={filter.words}
+          all={narrowed ? '/record' : null}
         >
-          <input
-            name="q"
-            defaultValue={filter.words}
-            aria-label="Quilt or client"
-            placeholder="Quilt or client"
-            className={`${control} w-56`}
-          />
           {picks.map(([name, label, any, value, options]) => (
-            <select
+            <NarrowBy
               key={name}
               name={name}
-              aria-label={label}
-              defaultValue={value ?? ''}
-              className={`${control} max-w-[220px]`}
-            >
-              <option value="">{any}</option>
-              {options.map(([id, text]) => (
-                <option key={id} value={id}>
-                  {text}
-                </option>
-              ))}
-            </select>
+              label={label}
+              any={any}
+              value={value ?? ''}
+              options={options}
+              width="max-w-[220px]"
+            />
           ))}
-          <button
-            type="submit"
-            className="min-h-11 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo"
-          >
-            Narrow
-          </button>
-          {narrowed && (
-            <Link className="min-h-11 content-center text-indigo hover:underline" href="/record">
-              Show all
-            </Link>
-          )}
-        </form>
+        </Narrow>
       )}
       {rows.length === 0 ? (
         <Empty title={narrowed ? 'No quilt like that' : 'No quilt handed back yet'}>

@@ -134,26 +134,21 @@ function drawn({ svg, dxf }: PatternRequest) {
   if ((svg === undefined) === (dxf === undefined))
     throw new CoreError('one-drawing', 'Give one drawing: svg or dxf.', svg === undefined ? 'svg' : 'dxf');
   const { strokes, unitIn }: Drawing = svg !== undefined ? readSvg(svg) : readDxf(dxf!);
-  const rough = strokes.flatMap((s) => s.pieces.flat());
-  const reach = Math.max(...spans(rough));
+  const rough = boundsOf(strokes.flatMap((s) => s.pieces.flat()));
+  const reach = Math.max(rough.across, rough.down);
   if (!(reach > 0 && Number.isFinite(reach)))
     throw new CoreError('not-a-drawing', 'This drawing has no size.', svg !== undefined ? 'svg' : 'dxf');
-  const points = strokes.flatMap((s) => trace(s, reach / 20_000).points);
-  const [across, down] = spans(points);
-  const x0 = points.reduce((m, p) => Math.min(m, p[0]), Infinity);
-  const y0 = points.reduce((m, p) => Math.min(m, p[1]), Infinity);
-  return { strokes, unitIn, x0, y0, across, down };
+  // Handles lie outside their curve: what counts is the curve itself.
+  return { strokes, unitIn, ...boundsOf(strokes.flatMap((s) => trace(s, reach / 20_000).points)) };
 }
 
-function spans(points: readonly XY[]): [number, number] {
-  const low = [Infinity, Infinity];
-  const high = [-Infinity, -Infinity];
-  for (const p of points)
-    for (const k of [0, 1] as const) {
-      low[k] = Math.min(low[k]!, p[k]);
-      high[k] = Math.max(high[k]!, p[k]);
-    }
-  return [high[0]! - low[0]!, high[1]! - low[1]!];
+function boundsOf(points: readonly XY[]) {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of points) {
+    [x0, y0] = [Math.min(x0, x), Math.min(y0, y)];
+    [x1, y1] = [Math.max(x1, x), Math.max(y1, y)];
+  }
+  return { x0, y0, across: x1 - x0, down: y1 - y0 };
 }
 
 /** Inches of a unit, across and down. */

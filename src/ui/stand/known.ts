@@ -49,3 +49,17 @@ export async function replaceKnown(quiltId: string, entries: readonly KnownEntry
   for (const e of entries) void entry.put(e);
   await tx.done;
 }
+
+/**
+ * The log as it is known once a page has come: the page’s own entries, and those known besides that are newer than it.
+ * @param first the page’s entries. @param cursor the newest of them. @param others what is known besides.
+ */
+export function laidOver(
+  first: readonly KnownEntry[],
+  cursor: number,
+  others: Iterable<KnownEntry>,
+): Map<string, KnownEntry> {
+  const all = new Map(first.map((e) => [e.id, e]));
+  for (const e of others) if (!all.has(e.id) && (e.cursor ?? Infinity) > cursor) all.set(e.id, e);
+  return all;
+}

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { LogEntry, LogKind } from '@/core/stand/log';
 import { keepPage } from './keep-page';
-import { addKnown, type KnownEntry, readKnown, replaceKnown } from './known';
+import { addKnown, type KnownEntry, laidOver, readKnown, replaceKnown } from './known';
 import { forget, type Outbox, send, watchOutbox, write } from './outbox';
 
 const NOTHING: Outbox = { waiting: [], refused: [], reached: true, known: false };
@@ -24,32 +24,20 @@ export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: nu
   useEffect(keepPage, []);
   const seen = useRef<readonly KnownEntry[] | null>(null);
   useEffect(() => {
-    const has = new Map(first.map((e) => [e.id, e]));
-    const isNewer = (e: KnownEntry) => !has.has(e.id) && (e.cursor ?? Infinity) > cursor;
-    const merge = (more: Iterable<KnownEntry>) =>
-      setKnown(
-        (now) =>
-          new Map(
-            [...first, ...now.values(), ...more]
-              .filter((e) => has.get(e.id) === e || isNewer(e))
-              .map((e) => [e.id, e]),
-          ),
-      );
     if (seen.current === first) return;
     const anew = seen.current !== null;
     seen.current = first;
     if (anew) {
       // It came from the studio’s computer just now.
-      merge([]);
+      setKnown((now) => laidOver(first, cursor, now.values()));
       setOld(false);
       void replaceKnown(quiltId, first).catch(() => {});
       return;
     }
     readKnown(quiltId)
       .then((here) => {
-        const newer = here.filter(isNewer);
-        if (newer.length === 0) return replaceKnown(quiltId, first);
-        merge(newer);
+        if (laidOver(first, cursor, here).size === first.length) return replaceKnown(quiltId, first);
+        setKnown((now) => laidOver(first, cursor, [...now.values(), ...here]));
         setOld(true);
       })
       .catch(() => {});
