@@ -24,6 +24,16 @@ const config = [
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
+  {
+    files: ['src/**'],
+    ignores: ['src/ui/kit/Link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Use Link of ui/kit: it asks for a page when it is taken.' },
+      ],
+    },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 ];
 

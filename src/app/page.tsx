@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { format, parseISO } from 'date-fns';
 import { readRackView } from '@/actions/rack';
 import { db } from '@/data/sql';

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { causes } from '@/core/faults/knowledge';
 import { FAULT_STATE_WORD as STATE_WORD, FAULT_STATES } from '@/core/fields/lists';
 import { symptoms } from '@/core/tables/symptoms';

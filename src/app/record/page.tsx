@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
 import { readRecord, readRecordLines, readRecordSum, type RecordFilter } from '@/data/hand-back';

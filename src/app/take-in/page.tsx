@@ -1,5 +1,5 @@
 import { format, formatDistanceToNow, parseISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { readMachines } from '@/data/machines';
 import { readOpenIntakes } from '@/data/intakes';
 import { readTakenInLately } from '@/data/quilts';

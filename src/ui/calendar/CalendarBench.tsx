@@ -1,7 +1,7 @@
 'use client';
 import { useDrag } from '@use-gesture/react';
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import type { CalendarJob } from '@/actions/calendar';

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { FaultRate } from '@/core/faults/rates';
 import { grouped, stitchesWords } from '@/ui/kit/counts';
 

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { useCallback } from 'react';
 import { Controller } from 'react-hook-form';
 import type { NotedFault } from '@/actions/faults';

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { FaultActs } from './FaultActs';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { symptoms } from '@/core/tables/symptoms';

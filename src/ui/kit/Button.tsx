@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './Link';
 import type { ComponentProps } from 'react';
 
 type Look = 'act' | 'plain' | 'quiet';

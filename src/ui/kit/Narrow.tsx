@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './Link';
 
 const CONTROL = 'min-h-11 rounded border border-rule bg-cloth px-3 text-16';
 

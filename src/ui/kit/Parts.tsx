@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './Link';
 
 /** The parts of a page that is too long for one look: links, so that each part has an address of its own. */
 export function Parts({

@@ -1,6 +1,6 @@
 'use client';
 import { format } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { ShownSearch } from '@/actions/learned-view';
 import { leaveOutSearchAction } from '@/actions/server';
 import { HeadRow } from '@/ui/kit/HeadRow';

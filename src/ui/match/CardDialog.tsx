@@ -1,6 +1,6 @@
 'use client';
 import { Download } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { useState } from 'react';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { pngOf, saveFile, svgText } from '@/ui/draw/save-drawing';

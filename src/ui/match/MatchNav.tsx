@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 
 export const MATCH_VIEWS = [
   { part: '', label: 'This zone' },

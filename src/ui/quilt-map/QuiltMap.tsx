@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { Fault, Zone } from '@/data/types';
 import { hatchTile } from './hatch';
 import { spotIn, zonePath } from './outline';

@@ -1,5 +1,5 @@
 import { predicted, proven } from '@/core/source/known';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { ZoneState } from '@/core/rack/rack';
 import { inkOn } from '@/ui/draw/colour';

@@ -1,5 +1,5 @@
 import { Flag } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { format, parseISO } from 'date-fns';
 import type { RackQuilt } from '@/actions/rack';
 import type { Rail } from '@/core/rack/rack';

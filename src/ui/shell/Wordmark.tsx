@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 
 /** A spool whose thread runs under the name and is tucked away at the end. */
 export function Wordmark() {

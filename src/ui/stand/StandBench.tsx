@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { useMemo, useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
 import { stepId } from '@/core/plan/step-key';

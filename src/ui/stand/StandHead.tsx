@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { Outbox } from './outbox';
 
 /** Where one stands, and what of it is safe. */

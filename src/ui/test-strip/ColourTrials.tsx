@@ -1,6 +1,6 @@
 'use client';
 import { format } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { beginTrialAction, endTrialAction } from '@/actions/server';

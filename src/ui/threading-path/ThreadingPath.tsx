@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import type { Step } from '@/core/fields/lists';
 import { SpoolGlyph } from '@/ui/spool/SpoolGlyph';
 import type { Band } from '@/ui/spool/spool';

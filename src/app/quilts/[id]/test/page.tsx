@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { keptShelf } from '@/actions/kept-shelf';
 import { readSearch } from '@/actions/tests';
 import { coneName, sandwichOf } from '@/actions/zone-brief';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { coneName } from '@/actions/zone-brief';
 import { fabrics } from '@/core/tables/fabrics';

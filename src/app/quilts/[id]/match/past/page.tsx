@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/kit/Link';
 import { nearest, unlikeWords } from '@/core/past/nearest';
 import { predicted, proven } from '@/core/source/known';
 import { techniques } from '@/core/tables/techniques';
