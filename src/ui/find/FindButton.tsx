@@ -2,7 +2,7 @@
 import { Search } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useLayoutEffect } from 'react';
 
 const FindDialog = dynamic(() => patiently(() => import('./FindDialog')).then((m) => m.FindDialog));
 
@@ -14,7 +14,8 @@ export function FindButton() {
     const ahead = setTimeout(() => void import('./FindDialog'), 600);
     return () => clearTimeout(ahead);
   }, []);
-  useEffect(() => {
+  // In place as soon as the page is seen: a key struck at once is not lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
         e.preventDefault();

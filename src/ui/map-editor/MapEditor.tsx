@@ -1,7 +1,7 @@
 'use client';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, useLayoutEffect } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { saveMapAction } from '@/actions/server';
 import { cutZone, drawZone, mapProblem, mergeZones, repeatShape } from '@/core/geometry/edit';
@@ -108,7 +108,8 @@ export function MapEditor({
     setPoints([]);
   };
 
-  useEffect(() => {
+  // In place as soon as the page is seen: a key struck at once is not lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.target instanceof HTMLInputElement || document.querySelector('[role=dialog]')) return;
       const command = e.ctrlKey || e.metaKey;

@@ -2,7 +2,7 @@
 import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState, useLayoutEffect } from 'react';
 import type { Fault, Zone } from '@/data/types';
 import type { FaultQuilt } from '@/ui/faults/FaultDialog';
 import { Button } from '@/ui/kit/Button';
@@ -39,7 +39,8 @@ export function QuiltKeys(props: {
   const [fault, setFault] = useState(false);
   const [help, setHelp] = useState(false);
 
-  useEffect(() => {
+  // In place as soon as the page is seen: a key struck at once is not lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || typing(e.target) || document.querySelector('[role=dialog]'))
         return;

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useLayoutEffect } from 'react';
 import type { StandAct } from './keys';
 
 /** After so long without a tap it is asked whether it was sewing. */
@@ -23,7 +23,8 @@ export function usePedals(now: Pedals): void {
     latest.current = now;
   });
   const touched = useRef(0);
-  useEffect(() => {
+  // In place as soon as the page is seen: a key struck at once is not lost.
+  useLayoutEffect(() => {
     touched.current = Date.now();
     const touch = () => {
       const t = Date.now();
