@@ -2,7 +2,8 @@ import { thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { readFaults } from '@/data/faults';
 import { readSetup } from '@/data/setups';
-import { testDatabase } from '@/data/test-database';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { readRounds } from '@/data/tests';
 import { readZones } from '@/data/zones';
 import { loadDemo } from '@/demo/load';
@@ -15,10 +16,9 @@ import type { Result } from './result';
 import { value } from './testing/answers';
 
 const today = new Date('2026-11-25T09:00:00Z');
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('actions');
-  await loadDemo(base.sql, today);
+  base = await demoDatabase('actions');
 });
 afterAll(() => base.end());
 

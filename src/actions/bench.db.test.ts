@@ -3,19 +3,18 @@ import { readCureCounts, readCures, readTrials } from '@/data/bench';
 import { readPastWork } from '@/data/past';
 import { readFaults } from '@/data/faults';
 import { readSetups } from '@/data/setups';
-import { testDatabase } from '@/data/test-database';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { readRounds } from '@/data/tests';
-import { loadDemo } from '@/demo/load';
 import { amend, beginTrial, endTrial, tryCure } from './bench';
 import { thisContext } from './context';
 import { logTest } from './tests';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 let quiltId: string;
 beforeAll(async () => {
-  base = await testDatabase('bench');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('bench');
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
 });

@@ -5,8 +5,8 @@ import { readAllCones, readConeUses } from '@/data/cones';
 import { readFabrics } from '@/data/cloths';
 import { readMachines } from '@/data/machines';
 import { insertShipped } from '@/data/shipped';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { testDatabase, type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { windBobbins } from './bobbins';
 import { keepFabric } from './cloths';
 import { addCones } from './cones';
@@ -16,10 +16,9 @@ import { exportWorkroom, importWorkroom } from './workroom-file';
 import { aLine } from './testing/a-line';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('exchange');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('exchange');
 });
 afterAll(() => base.end());
 

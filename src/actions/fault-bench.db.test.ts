@@ -1,19 +1,18 @@
 import { causes, checks, likelihoods } from '@/core/faults/knowledge';
 import { readEvidence } from '@/data/fault-evidence';
 import { readFault } from '@/data/faults';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
 import { answerFault, closeFault, readFaultBench, reopenFault } from './fault-bench';
 import { logFault } from './faults';
 import { readQuiltView } from './quilt-view';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 let quiltId: string;
 beforeAll(async () => {
-  base = await testDatabase('fault_bench');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('fault_bench');
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
 });

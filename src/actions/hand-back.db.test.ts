@@ -3,8 +3,8 @@ import { inspection } from '@/core/hand-back/inspection';
 import { readHandBack, readRecord, readRecordSum } from '@/data/hand-back';
 import { readPreferences } from '@/data/preferences';
 import { readRack } from '@/data/quilts';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { clientLetter, clientSheet } from './client-sheet';
 import { thisContext } from './context';
 import { setFaultStatus } from './faults';
@@ -14,10 +14,9 @@ import { takeIn } from './quilts';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('hand_back');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('hand_back');
 });
 afterAll(() => base.end());
 

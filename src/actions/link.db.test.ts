@@ -4,19 +4,18 @@ import { rect } from '@/core/geometry/polygon';
 import { seeded } from '@/core/statistics/random';
 import { readEntries } from '@/data/log';
 import { readPath, readRuns, readRaw, readRun } from '@/data/link';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
 import { MOST_LINES, stepWork, takeIn } from './link';
 import { readPlan } from './plan';
 import { readQuiltView } from './quilt-view';
 import type { Result } from './result';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 let quiltId: string;
 beforeAll(async () => {
-  base = await testDatabase('link');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('link');
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
 });

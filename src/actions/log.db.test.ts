@@ -2,20 +2,19 @@ import { v7 as uuidv7 } from 'uuid';
 import { LOG_KINDS } from '@/core/stand/log';
 import { standState } from '@/core/stand/state';
 import { readEntries } from '@/data/log';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
 import { keepEntries, type LogAnswer } from './log';
 import { logStep, readPlan } from './plan';
 import { readQuiltView } from './quilt-view';
 import { isSewn } from '@/core/plan/begun';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 let quiltId: string;
 const device = uuidv7();
 beforeAll(async () => {
-  base = await testDatabase('log');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('log');
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
 });

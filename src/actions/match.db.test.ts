@@ -8,8 +8,8 @@ import { insertStitches, readFaultRecord } from '@/data/fault-record';
 import { readMachine } from '@/data/machines';
 import { readSetup } from '@/data/setups';
 import { readPreferences } from '@/data/preferences';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { readMatchSources, zoneRequest } from './match-sources';
 import { fixPlan, logStep, readPlan, stitchesOf } from './plan';
 import { setPreferences } from './preferences';
@@ -21,10 +21,9 @@ import { chooseWhole, wholeRequest } from './whole-quilt';
 import { nameCloth, recolour } from './zone-cloth';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('match');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('match');
 });
 afterAll(() => base.end());
 

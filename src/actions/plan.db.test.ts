@@ -8,7 +8,7 @@ import { readConeUses } from '@/data/cones';
 import { readIntake, readPhotographBytes, readPhotographs } from '@/data/intakes';
 import { readMachine } from '@/data/machines';
 import { readQuilt } from '@/data/quilts';
-import { testDatabase } from '@/data/test-database';
+import { testDatabase, type TestDatabase } from '@/data/test-database';
 import { readZones } from '@/data/zones';
 import { loadDemo } from '@/demo/load';
 import { calendarCsv, calendarIcs, setDays, readCalendar } from './calendar';
@@ -19,7 +19,7 @@ import { readQuiltView } from './quilt-view';
 import { key, paths, value } from './testing/answers';
 
 const today = new Date();
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
   base = await testDatabase('plan');
   await loadDemo(base.sql, today);

@@ -3,8 +3,8 @@ import { match } from '@/core/match/match';
 import { readMachine } from '@/data/machines';
 import { readSetup } from '@/data/setups';
 import { readSearches } from '@/data/searches';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
 import { readLearnedView } from './learned-view';
 import { readMatchSources, zoneRequest } from './match-sources';
@@ -12,10 +12,9 @@ import { readQuiltView } from './quilt-view';
 import { leaveOutSearch, readTensionLearning, withLearned } from './searches';
 import { chooseSetup } from './setups';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('searches');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('searches');
 });
 afterAll(() => base.end());
 

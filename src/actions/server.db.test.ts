@@ -1,16 +1,15 @@
 import fc from 'fast-check';
 import { v7 as uuidv7 } from 'uuid';
 import type { Result } from '@/actions/result';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import * as serverActions from './server';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => {} }));
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('hostile');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('hostile');
 });
 afterAll(() => base.end());
 

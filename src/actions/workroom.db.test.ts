@@ -5,8 +5,8 @@ import { find } from '@/data/find';
 import { readMachines } from '@/data/machines';
 import { readFitted, readNeedles } from '@/data/needles';
 import { readPreferences } from '@/data/preferences';
-import { testDatabase } from '@/data/test-database';
-import { loadDemo } from '@/demo/load';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 import { windBobbins } from './bobbins';
 import { readYarns } from '@/data/yarns';
 import { keepBatting, keepFabric, keepRuler, keepYarn, putAway } from './cloths';
@@ -21,10 +21,9 @@ import { readZones } from '@/data/zones';
 import { aLine } from './testing/a-line';
 import { key, paths, value } from './testing/answers';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('workroom');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('workroom');
 });
 afterAll(() => base.end());
 

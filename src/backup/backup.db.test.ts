@@ -7,7 +7,7 @@ import { buffer } from 'node:stream/consumers';
 import { loadDemo } from '@/demo/load';
 import { migrate } from '@/data/migrate';
 import { readPicture, readSchemaName } from '@/data/whole';
-import { emptyDatabase, testDatabase } from '@/data/test-database';
+import { emptyDatabase, testDatabase, type TestDatabase } from '@/data/test-database';
 import { tooOld } from './copies';
 import { FORMAT, MANIFEST } from './manifest';
 import { openBackup } from './read';
@@ -19,8 +19,8 @@ const folder = mkdtempSync(join(tmpdir(), 'tidy-spool-backup-'));
 const file = join(folder, 'studio.zip');
 const picture = Buffer.from(Array.from({ length: 5000 }, (_, i) => (i * 37) % 256));
 const pictureId = uuidv7();
-let from: Awaited<ReturnType<typeof testDatabase>>;
-let into: Awaited<ReturnType<typeof testDatabase>>;
+let from: TestDatabase;
+let into: TestDatabase;
 const url = (name: string) => `${process.env.TEST_PG_URL}/unit_${name}`;
 
 beforeAll(async () => {

@@ -1,4 +1,3 @@
-import { loadDemo } from '@/demo/load';
 import {
   type BookFilter,
   RATED_BY,
@@ -10,12 +9,12 @@ import {
   readTimeLost,
   readWays,
 } from './fault-book';
-import { testDatabase } from './test-database';
+import { type TestDatabase } from './test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
-  base = await testDatabase('fault_book');
-  await loadDemo(base.sql, new Date('2026-11-25T09:00:00Z'));
+  base = await demoDatabase('fault_book');
 });
 afterAll(() => base.end());
 

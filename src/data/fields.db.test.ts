@@ -12,9 +12,9 @@ import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
 import { EYES, POINTS } from '@/core/tables/needles';
 import { FEET } from '@/core/tables/techniques';
-import { testDatabase } from './test-database';
+import { testDatabase, type TestDatabase } from './test-database';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
   base = await testDatabase('fields');
 });

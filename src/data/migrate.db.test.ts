@@ -1,7 +1,7 @@
 import { migrate, migrationFiles } from './migrate';
-import { testDatabase } from './test-database';
+import { testDatabase, type TestDatabase } from './test-database';
 
-let base: Awaited<ReturnType<typeof testDatabase>>;
+let base: TestDatabase;
 beforeAll(async () => {
   base = await testDatabase('migrate');
 });

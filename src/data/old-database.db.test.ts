@@ -1,8 +1,8 @@
 import { migrate, migrationFiles } from './migrate';
-import { emptyDatabase } from './test-database';
+import { emptyDatabase, type TestDatabase } from './test-database';
 
 /** A studio as the first versions kept it: rows of every kind, then brought up to date. */
-let base: Awaited<ReturnType<typeof emptyDatabase>>;
+let base: TestDatabase;
 const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const [machine, cloth, batting, thread, below, client, quilt, zone, setup, round, fault, needle] = Array.from(
   { length: 12 },
