@@ -32,7 +32,7 @@ function lower(field: Float64Array, from: number, step: number, n: number, line:
   let k = -1;
   for (let q = 0; q < n; q++) {
     if (line[q]! >= FAR) continue;
-    let s = -Infinity;
+    let s = -FAR;
     while (k >= 0) {
       const p = at[k]!;
       s = (line[q]! + q * q - (line[p]! + p * p)) / (2 * (q - p));
@@ -41,8 +41,8 @@ function lower(field: Float64Array, from: number, step: number, n: number, line:
     }
     k++;
     at[k] = q;
-    edge[k] = k === 0 ? -Infinity : s;
-    edge[k + 1] = Infinity;
+    edge[k] = k === 0 ? -FAR : s;
+    edge[k + 1] = FAR;
   }
   if (k < 0) return;
   let j = 0;
