@@ -39,12 +39,10 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
     onClose();
     router.push(href);
   };
-  // Enter pressed before the answer is there: it goes to the first that is found.
+  const low = wanted.toLowerCase();
+  const commands = COMMANDS.filter((c) => !low || `${c.label} ${c.also}`.toLowerCase().includes(low));
+  // Enter pressed before the answer is there waits for it, and goes to the first that is found, not to one found before.
   const hurried = useRef(false);
-  const arrive = useRef(go);
-  useEffect(() => {
-    arrive.current = go;
-  });
   useEffect(() => {
     hurried.current = false;
     if (!wanted) return;
@@ -54,18 +52,26 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
       .then((rows: Found[]) => {
         setFound({ of: wanted, rows });
         setLost(false);
-        if (hurried.current && rows[0]) arrive.current(hrefOf(rows[0]));
       })
-      .catch((e: Error) => e.name !== 'AbortError' && setLost(true));
+      .catch((e: Error) => {
+        if (e.name === 'AbortError') return;
+        setFound({ of: wanted, rows: [] });
+        setLost(true);
+      });
     return () => stop.abort();
   }, [wanted]);
-  const low = wanted.toLowerCase();
-  const commands = COMMANDS.filter((c) => !low || `${c.label} ${c.also}`.toLowerCase().includes(low));
   const rows = wanted ? found.rows : [];
   const late = wanted !== '' && found.of !== wanted;
+  useEffect(() => {
+    if (late || !hurried.current) return;
+    hurried.current = false;
+    const href = rows[0] ? hrefOf(rows[0]) : commands[0]?.href;
+    if (href) go(href);
+  });
   // The first of what is shown is the one Enter takes, until the arrows pick another.
   const first = rows[0] ? keyOf(rows[0]) : (commands[0]?.href ?? '');
   const [picked, setPicked] = useState({ under: '', value: '' });
+  const pickedByHand = picked.under === first && picked.value !== first;
   const kinds = [...new Set(rows.map((f) => f.kind))];
   return (
     <Command.Dialog
@@ -82,7 +88,7 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
         value={letters}
         onValueChange={setLetters}
         onKeyDown={(e) => {
-          if (e.key !== 'Enter' || !late || commands.length > 0) return;
+          if (e.key !== 'Enter' || !late || pickedByHand) return;
           e.preventDefault();
           hurried.current = true;
         }}

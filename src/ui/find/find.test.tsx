@@ -114,6 +114,26 @@ test('Enter pressed before the answer came goes to the first that is found', asy
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/shelf?cone=cone-fog'));
   expect(onClose).toHaveBeenCalled();
 });
+test('what was found for the first letters is not taken for the whole word', async () => {
+  answer(rows);
+  open();
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: 'e' } });
+  await screen.findByRole('option', { name: /Heron Poly 60 Fog/ });
+  let give: (r: Response) => void = () => {};
+  Object.assign(globalThis, { fetch: jest.fn(() => new Promise<Response>((ok) => (give = ok))) });
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: 'evenness' } });
+  await userEvent.keyboard('{Enter}');
+  expect(router.push).not.toHaveBeenCalled();
+  give({ json: () => Promise.resolve([]) } as unknown as Response);
+  await waitFor(() => expect(router.push).toHaveBeenCalledWith(expect.stringContaining('preferences')));
+});
+test('with the studio’s computer away, Enter still goes to the places', async () => {
+  answer(new Error('gone'));
+  open();
+  fireEvent.change(screen.getByRole('combobox'), { target: { value: 'bobbins' } });
+  await userEvent.keyboard('{Enter}');
+  await waitFor(() => expect(router.push).toHaveBeenCalledWith('/workroom/bobbins'));
+});
 test('Ctrl K opens Find from anywhere', async () => {
   answer([]);
   render(<FindButton />);
