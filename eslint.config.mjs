@@ -30,7 +30,11 @@ const config = [
     rules: {
       'no-restricted-imports': [
         'error',
-        { name: 'next/link', message: 'Use Link of ui/kit: it asks for a page when it is taken.' },
+        {
+          name: 'next/link',
+          importNames: ['default'],
+          message: 'Use Link of ui/kit: it asks for a page when it is taken.',
+        },
       ],
     },
   },
