@@ -1,14 +1,26 @@
 import type { XY } from '../geometry/polygon';
 
 const FAR = 1e20;
+export const GAP_CELLS = 750;
+
+/** A part of a field: from one corner to the other. */
+export interface Part {
+  from: XY;
+  to: XY;
+}
 
 /**
- * The width of the largest round place free of any line inside a field, by the exact distance transform of a raster
- * (Felzenszwalb and Huttenlocher, 2012).
- * @param spots along the lines, closer together than a cell. @param cells across the longer side.
+ * The width of the largest round place free of any line whose middle lies in a part of a field, by the exact distance
+ * transform of a raster (Felzenszwalb and Huttenlocher, 2012).
+ * @param spots along the lines, closer together than a cell. @param cells across the longer side of the field.
  * @returns in the unit of the field; right to about a cell.
  */
-export function largestGap(spots: readonly XY[], [width, height]: XY, cells = 600): number {
+export function largestGap(
+  spots: readonly XY[],
+  [width, height]: XY,
+  part: Part = { from: [0, 0], to: [width, height] },
+  cells = GAP_CELLS,
+): number {
   const size = Math.max(width, height) / cells;
   const [nx, ny] = [Math.max(1, Math.round(width / size)), Math.max(1, Math.round(height / size))];
   const field = new Float64Array(nx * ny).fill(FAR);
@@ -20,7 +32,10 @@ export function largestGap(spots: readonly XY[], [width, height]: XY, cells = 60
   for (let i = 0; i < nx; i++) lower(field, i, nx, ny, line);
   for (let j = 0; j < ny; j++) lower(field, j * nx, 1, nx, line);
   let most = 0;
-  for (const d of field) if (d > most) most = d;
+  const first = (at: number) => Math.floor(at / size);
+  for (let j = first(part.from[1]); j < Math.min(ny, Math.ceil(part.to[1] / size)); j++)
+    for (let i = first(part.from[0]); i < Math.min(nx, Math.ceil(part.to[0] / size)); i++)
+      most = Math.max(most, field[j * nx + i]!);
   return most >= FAR ? Math.max(width, height) : 2 * Math.sqrt(most) * size;
 }
 

@@ -53,8 +53,59 @@ describe('length, size and starts', () => {
     expect(p.heightIn).toBeCloseTo(2, 6);
     expect(p.starts).toBe(2);
   });
+  test('round corners of a rectangle are sewn round, one radius standing for both', () => {
+    const p = measurePattern({ svg: svg('<rect x="1" y="1" width="4" height="2" rx="0.5"/>') });
+    expect(p.lengthIn).toBeCloseTo(8 + Math.PI, 2);
+    expect(p.minRadiusIn).toBeCloseTo(0.5, 1);
+    expect(p).toMatchObject({ starts: 1, points: 0 });
+    const whole = measurePattern({ svg: svg('<rect width="4" height="4" rx="9" ry="9"/>') });
+    expect(whole.lengthIn).toBeCloseTo(4 * Math.PI, 2);
+  });
+  test.each([
+    [
+      'a class',
+      '<style>.layer, #x { fill: none; display: none }</style><g class="a layer"><path d="M0 0H9"/></g>',
+    ],
+    ['a style', '<g style="opacity:1; DISPLAY : none"><path d="M0 0H9"/></g>'],
+    ['what is inherited', '<g visibility="hidden"><g><path d="M0 0H9"/></g></g>'],
+    [
+      'a name with a class',
+      '<style>/* path { } */ path.off{visibility:hidden}</style><path class="off" d="M0 0H9"/>',
+    ],
+  ])('a layer hidden by %s is not sewn', (_, hidden) => {
+    expect(measurePattern({ svg: svg(`${hidden}<path d="M0 0H2"/>`) }).lengthIn).toBeCloseTo(2, 6);
+  });
+  test('what is made visible again inside a hidden layer is sewn; what is not there at all is not', () => {
+    const inside = '<path visibility="visible" d="M0 0H2"/>';
+    expect(measurePattern({ svg: svg(`<g visibility="hidden">${inside}</g>`) }).lengthIn).toBeCloseTo(2, 6);
+    expect(() => measurePattern({ svg: svg(`<g display="none">${inside}</g>`) })).toThrow(/no line/);
+  });
+  test.each([
+    ['fits', '<svg x="2" width="5" height="9" viewBox="0 0 10 10"><path d="M0 0H10"/></svg>', 5],
+    [
+      'covers',
+      '<svg width="5" height="9" viewBox="0 0 10 10" preserveAspectRatio="xMinYMin slice"><path d="M0 0H10"/></svg>',
+      9,
+    ],
+    [
+      'is stretched',
+      '<svg width="5" height="20" viewBox="0 0 10 10" preserveAspectRatio="none"><path d="M0 0H10V10"/></svg>',
+      25,
+    ],
+    ['keeps its size', '<svg x="1" y="1"><path d="M0 0H3"/></svg>', 3],
+    [
+      'of a symbol takes the size it is used at',
+      '<symbol id="s" viewBox="0 0 2 2"><path d="M0 0H2"/></symbol><use href="#s" x="1" width="6" height="6"/>',
+      6,
+    ],
+  ])('a view within a view %s', (_, inside, lengthIn) => {
+    expect(measurePattern({ svg: svg(inside) }).lengthIn).toBeCloseTo(lengthIn, 6);
+  });
   test.each([
     ['width="25.4mm" viewBox="0 0 1 1"', 1],
+    ['height="1in" viewBox="0 0 4 2"', 0.5],
+    ['width="4in" height="1in" viewBox="0 0 4 2"', 0.5],
+    ['width="100%" height="2in" viewBox="0 0 4 2"', 1],
     ['width="2.54cm" viewBox="0 0 2 2"', 0.5],
     ['width="96px" viewBox="0 0 96 96"', 1 / 96],
     ['width="72pt"', 1 / 72],
@@ -142,6 +193,19 @@ describe('sewn twice and left open', () => {
     expect(boxes.starts).toBe(9);
     expect(boxes.sewnTwicePct).toBeGreaterThan(30);
     expect(boxes.largestGapIn).toBeCloseTo(2, 1);
+  });
+  test('a pattern that is repeated is judged as it goes on, not by the edge of the last repeat', () => {
+    const wave = Array.from(
+      { length: 81 },
+      (_, i) => `${i / 10} ${2 + 2 * Math.sin((i * Math.PI) / 40)}`,
+    ).join('L');
+    const gap = (repeat?: { columns: number; rows: number }) =>
+      measurePattern({ svg: svg(`<path d="M${wave}"/>`), ...(repeat && { repeat }) }).largestGapIn;
+    // Rows of waves 4 in apart: no round place between two of them is wider.
+    expect(gap({ columns: 3, rows: 3 })).toBeLessThan(4);
+    expect(gap({ columns: 3, rows: 3 })).toBeGreaterThan(2.5);
+    expect(gap({ columns: 9, rows: 2 })).toBeCloseTo(gap({ columns: 2, rows: 9 }), 6);
+    expect(gap()).toBeGreaterThan(gap({ columns: 3, rows: 3 }));
   });
   test('a batting is told when it cannot hold what is left open', () => {
     const with1 = (battingId: string) =>

@@ -5,7 +5,7 @@ import { type Caution, CoreError } from '../notes';
 import { MODES } from '../stitch/machine';
 import { regulate } from '../stitch/regulate';
 import { mmToIn } from '../units/length';
-import { largestGap } from './largest-gap';
+import { GAP_CELLS, largestGap } from './largest-gap';
 import { nearShare, type Spot, spotsOf } from './nearness';
 import { readDxf } from './read-dxf';
 import { readSvg } from './read-svg';
@@ -93,10 +93,9 @@ export function measurePattern(request: PatternRequest): Pattern {
   for (let r = 0; r < Math.min(rows, MOST_TILES); r++)
     for (let c = 0; c < Math.min(columns, MOST_TILES); c++) tiles.push([c * widthIn, r * heightIn]);
   const runs = tiles.flatMap(([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])));
-  const field: XY = [Math.min(columns, MOST_TILES) * widthIn, Math.min(rows, MOST_TILES) * heightIn];
   const step = Math.max(mmToIn(0.5), (lengthIn * tiles.length) / MOST_SPOTS);
   const spots = spotsOf(runs, step);
-  const largestGapIn = gapOf(runs, field);
+  const largestGapIn = gapOf(traces, [widthIn, heightIn], [columns > 1, rows > 1]);
 
   const cautions: Caution[] = [];
   if (request.battingId && largestGapIn > gapLimitIn(request.battingId))
@@ -221,11 +220,20 @@ function startsOf(runs: readonly Stroke[], widthIn: number, columns: number): nu
   return runs.length * columns - (goesOn ? columns - 1 : 0);
 }
 
-function gapOf(runs: readonly (readonly XY[])[], field: XY): number {
-  const cell = Math.max(...field) / 600;
+/** The largest open place of one repeat, its neighbours beside it where it is repeated. */
+function gapOf(traces: readonly Trace[], [w, h]: XY, [across, down]: readonly [boolean, boolean]): number {
+  const [nx, ny] = [across ? 3 : 1, down ? 3 : 1];
+  const runs = Array.from({ length: nx * ny }, (_, k): XY => [(k % nx) * w, Math.floor(k / nx) * h]).flatMap(
+    ([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])),
+  );
+  const field: XY = [nx * w, ny * h];
   const length = runs.reduce((sum, r) => sum + lengthOf(r), 0);
-  const step = Math.max(cell / 2, length / 2_000_000);
-  return largestGap([...runs.flat(), ...spotsOf(runs, step).map((s) => s.at)], field);
+  const step = Math.max(Math.max(...field) / GAP_CELLS / 2, length / 2_000_000);
+  const from: XY = [across ? w : 0, down ? h : 0];
+  return largestGap([...runs.flat(), ...spotsOf(runs, step).map((s) => s.at)], field, {
+    from,
+    to: [from[0] + w, from[1] + h],
+  });
 }
 
 /** Whether a yarn follows it: curves of two diameters, lines two and a half apart. */

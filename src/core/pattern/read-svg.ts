@@ -3,6 +3,8 @@ import svgpath from 'svgpath';
 import type { XY } from '../geometry/polygon';
 import { CoreError } from '../notes';
 import type { Drawing, Piece, Stroke } from './stroke';
+import { viewTransform } from './svg-view';
+import { hiddenBy } from './svg-hidden';
 
 /** An element as the parser gives it: its name with its children, and its attributes. */
 type Node = Record<string, unknown> & { ':@'?: Record<string, string> };
@@ -56,56 +58,78 @@ export function readSvg(text: string): Drawing {
   const svg = nodes.find((n) => nameOf(n) === 'svg');
   if (!svg) throw new CoreError('not-a-drawing', 'This is no SVG: it has no svg element.', 'svg');
   const byId = new Map<string, Node>();
-  index([svg], byId);
+  const sheets: string[] = [];
+  index([svg], byId, sheets);
+  const hidden = hiddenBy(sheets.join('\n'));
   const strokes: Stroke[] = [];
-  const walk = (list: readonly Node[], transform: string, depth: number) => {
+  const walk = (list: readonly Node[], transform: string, depth: number, unseen: boolean) => {
     if (depth > MOST_NESTED)
       throw new CoreError('not-a-drawing', 'This SVG is nested too deeply to be read.', 'svg');
     for (const node of list) {
       const [name, a] = [nameOf(node), attributes(node)];
-      if (NOT_DRAWN.has(name) || isHidden(a)) continue;
+      if (NOT_DRAWN.has(name)) continue;
+      const how = hidden(name, a);
+      if (how === 'gone') continue;
+      const now = how === 'unseen' || (unseen && how !== 'seen');
       const own = `${transform} ${a.transform ?? ''}`.trim();
       const used = name === 'use' && byId.get((a.href ?? a['xlink:href'] ?? '').replace(/^#/, ''));
       if (used) {
         const moved = `${own} translate(${numberOf(a.x)} ${numberOf(a.y)})`;
-        if (nameOf(used) === 'symbol') walk(childrenOf(used), moved, depth + 1);
-        else walk([used], moved, depth + 1);
+        const view = { ...attributes(used), ...size(a), x: '0', y: '0' };
+        if (nameOf(used) === 'symbol')
+          walk(childrenOf(used), `${moved} ${viewTransform(view)}`, depth + 1, now);
+        else walk([used], moved, depth + 1, now);
         continue;
       }
       const d = pathOf(name, a);
-      if (d) strokes.push(...strokesOf(d, own));
-      else walk(childrenOf(node), own, depth + 1);
+      if (name === 'svg') walk(childrenOf(node), `${own} ${viewTransform(a)}`, depth + 1, now);
+      else if (d === null) walk(childrenOf(node), own, depth + 1, now);
+      else if (!now) strokes.push(...strokesOf(d, own));
     }
   };
-  walk(childrenOf(svg), '', 0);
+  walk(childrenOf(svg), '', 0, false);
   if (strokes.length === 0)
     throw new CoreError('not-a-drawing', 'This SVG holds no line that can be sewn.', 'svg');
   return { strokes, unitIn: unitOf(attributes(svg)) };
 }
 
-function index(list: readonly Node[], byId: Map<string, Node>) {
+function index(list: readonly Node[], byId: Map<string, Node>, sheets: string[]) {
   for (const node of list) {
+    if (nameOf(node) === 'style') sheets.push(...childrenOf(node).map((n) => String(n['#text'] ?? '')));
     const { id } = attributes(node);
     if (id) byId.set(id, node);
     const children = childrenOf(node);
-    if (Array.isArray(children)) index(children, byId);
+    if (Array.isArray(children)) index(children, byId, sheets);
   }
 }
 
-const isHidden = (a: Record<string, string>) =>
-  a.display === 'none' || a.visibility === 'hidden' || /display\s*:\s*none/.test(a.style ?? '');
+/** The measures a `use` gives to what it uses. */
+const size = ({ width, height }: Record<string, string>) => ({
+  ...(width !== undefined && { width }),
+  ...(height !== undefined && { height }),
+});
 const numberOf = (text: string | undefined): number => {
   const n = Number.parseFloat(text ?? '0');
   return Number.isFinite(n) ? n : 0;
 };
 
-/** Inches of one unit of the drawing: its width over the width of its view. */
-function unitOf({ width, viewBox }: Record<string, string>): number | null {
-  const size = /^\s*([\d.]+(?:e[-+]?\d+)?)\s*(in|mm|cm|pt|pc|px|)\s*$/i.exec(width ?? '');
-  if (!size) return null;
-  const inches = Number(size[1]) * INCHES[size[2]!.toLowerCase()]!;
-  const view = Number((viewBox ?? '').trim().split(/[\s,]+/)[2]);
-  return view > 0 ? inches / view : INCHES[size[2]!.toLowerCase()]!;
+const LENGTH = /^\s*([\d.]+(?:e[-+]?\d+)?)\s*(in|mm|cm|pt|pc|px|)\s*$/i;
+
+/** Inches of one unit of the drawing: its width over the width of its view, or its height where that leaves less. */
+function unitOf({ width, height, viewBox, preserveAspectRatio }: Record<string, string>): number | null {
+  const across = LENGTH.exec(width ?? '');
+  const down = LENGTH.exec(height ?? '');
+  const first = across ?? down;
+  if (!first) return null;
+  const inches = (l: RegExpExecArray) => Number(l[1]) * INCHES[l[2]!.toLowerCase()]!;
+  const [, , w, h] = (viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const units = [across && w! > 0 ? inches(across) / w! : null, down && h! > 0 ? inches(down) / h! : null];
+  const known = units.filter((u) => u !== null);
+  if (known.length === 0) return INCHES[first[2]!.toLowerCase()]!;
+  return /none/.test(preserveAspectRatio ?? '') ? known[0]! : Math.min(...known);
 }
 
 /** What an element draws, as path data. */
@@ -122,7 +146,7 @@ function pathOf(name: string, a: Record<string, string>): string | null {
     case 'polygon':
       return a.points ? `M${a.points}Z` : null;
     case 'rect':
-      return w > 0 && h > 0 ? `M${x} ${y}h${w}v${h}h${-w}Z` : null;
+      return w > 0 && h > 0 ? box(x, y, w, h, a) : null;
     case 'circle':
       return round(cx, cy, numberOf(a.r), numberOf(a.r));
     case 'ellipse':
@@ -130,6 +154,15 @@ function pathOf(name: string, a: Record<string, string>): string | null {
     default:
       return null;
   }
+}
+/** A rectangle; its corners are round where it says so, one radius standing for both. */
+function box(x: number, y: number, w: number, h: number, a: Record<string, string>): string {
+  const [given, other] = [a.rx ?? a.ry, a.ry ?? a.rx].map(numberOf) as [number, number];
+  const [rx, ry] = [Math.min(given, w / 2), Math.min(other, h / 2)];
+  if (!(rx > 0 && ry > 0)) return `M${x} ${y}h${w}v${h}h${-w}Z`;
+  const corner = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`;
+  const [across, down] = [w - 2 * rx, h - 2 * ry];
+  return `M${x + rx} ${y}h${across}${corner(rx, ry)}v${down}${corner(-rx, ry)}h${-across}${corner(-rx, -ry)}v${-down}${corner(rx, -ry)}Z`;
 }
 const round = (cx: number, cy: number, rx: number, ry: number) =>
   rx > 0 && ry > 0
