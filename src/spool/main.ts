@@ -2,6 +2,9 @@ import { createInterface } from 'node:readline';
 import { conversation } from './converse';
 import { VERBS } from './verbs';
 
+// Standard output is for answers alone; what a library has to say goes beside it.
+console.log = console.error;
+
 /** How long an unfinished document may pause before it counts as a bad line. */
 const PAUSE_MS = 200;
 

@@ -250,6 +250,51 @@ describe('DXF', () => {
     expect(() => measurePattern({ dxf: dxf(LINE(0, 0, 3, 4), 0) })).toThrow(/widthIn/);
     expect(measurePattern({ dxf: dxf(LINE(0, 0, 3, 4), 0), widthIn: 6 }).lengthIn).toBeCloseTo(10, 6);
   });
+  /** A whole file: its tables and blocks before what is drawn. */
+  const file = (entities: string, { layers = '', blocks = '' }) => {
+    const part = (name: string, inside: string) => (inside ? `0 SECTION 2 ${name} ${inside} 0 ENDSEC ` : '');
+    const table = layers && `0 TABLE 2 LAYER 70 1 ${layers} 0 ENDTAB`;
+    return `0 SECTION 2 HEADER 9 $INSUNITS 70 1 0 ENDSEC ${part('TABLES', table)}${part('BLOCKS', blocks)}${part('ENTITIES', entities)}0 EOF`
+      .split(' ')
+      .join('\n');
+  };
+  test.each([
+    ['off', '0 LAYER 2 H 70 0 62 -7'],
+    ['frozen', '0 LAYER 2 H 70 1 62 7'],
+  ])('a layer that is %s is not sewn', (_, layer) => {
+    const lines = `${LINE(0, 0, 9, 0).replace('8 0', '8 H')} ${LINE(0, 0, 2, 0)}`;
+    expect(measurePattern({ dxf: file(lines, { layers: layer }) }).lengthIn).toBeCloseTo(2, 6);
+  });
+  test('what is made invisible, and what lies on a sheet, is not sewn', () => {
+    const lines = `${LINE(0, 0, 9, 0)} 60 1 ${LINE(0, 3, 9, 3)} 67 1 ${LINE(0, 0, 2, 0)}`;
+    expect(measurePattern({ dxf: dxf(lines) }).lengthIn).toBeCloseTo(2, 6);
+  });
+  test('a block is put in scaled and turned, and again in rows and columns', () => {
+    const blocks = `0 BLOCK 8 0 2 B 70 0 10 0 20 0 3 B ${LINE(0, 0, 1, 0)} 0 ENDBLK 8 0`;
+    const put = (how: string) =>
+      measurePattern({ dxf: file(`0 INSERT 8 0 2 B 10 1 20 1 ${how}`, { blocks }) });
+    const turned = put('41 2 42 2 50 90');
+    expect([turned.lengthIn, turned.widthIn, turned.heightIn].map((n) => Number(n.toFixed(6)))).toEqual([
+      2, 0, 2,
+    ]);
+    const many = put('70 3 71 2 44 4 45 5');
+    expect([many.lengthIn, many.widthIn, many.heightIn, many.starts]).toEqual([6, 9, 5, 6]);
+    expect(() => put('70 5000 71 5000 44 4 45 5')).toThrow(/repeats a block/);
+  });
+  test('a curve given by the points it runs through is drawn through them', () => {
+    const p = measurePattern({
+      dxf: dxf('0 SPLINE 8 0 70 8 71 3 74 3 11 0 21 0 31 0 11 1 21 1 31 0 11 2 21 0 31 0'),
+    });
+    expect([p.widthIn, p.heightIn]).toEqual([2, 1]);
+    expect(p.lengthIn).toBeGreaterThan(2 * Math.SQRT2);
+    expect(p.lengthIn).toBeLessThan(3.2);
+  });
+  test('an arc seen from behind is mirrored, so that it meets what it goes on from', () => {
+    const arc = '0 ARC 8 0 10 0 20 0 40 3 50 0 51 90 210 0 220 0 230 -1';
+    const p = measurePattern({ dxf: dxf(`${arc} ${LINE(-3, 0, -3, -2)}`) });
+    expect(p.starts).toBe(1);
+    expect(p.widthIn).toBeCloseTo(3, 3);
+  });
 });
 
 describe('what cannot be measured', () => {

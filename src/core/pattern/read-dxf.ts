@@ -11,6 +11,12 @@ interface Point {
 /** An entity as the parser gives it; which of the fields there are depends on its type. */
 interface Entity {
   type: string;
+  layer?: string;
+  visible?: boolean;
+  inPaperSpace?: boolean;
+  /** Which way is up for it: seen from behind, its x goes the other way. */
+  extrusionDirectionZ?: number;
+  extrusionDirection?: { z: number };
   vertices?: Point[];
   shape?: boolean;
   center?: Point;
@@ -22,12 +28,21 @@ interface Entity {
   controlPoints?: Point[];
   degreeOfSplineCurve?: number;
   knotValues?: number[];
+  fitPoints?: Point[];
   closed?: boolean;
   name?: string;
   position?: Point;
   xScale?: number;
   yScale?: number;
   rotation?: number;
+  columnCount?: number;
+  rowCount?: number;
+  columnSpacing?: number;
+  rowSpacing?: number;
+}
+interface Layer {
+  visible?: boolean;
+  frozen?: boolean;
 }
 interface Block {
   entities?: Entity[];
@@ -40,12 +55,14 @@ const FULL = 2 * Math.PI;
 /** Points a span of a free curve is drawn with. */
 const PER_SPAN = 16;
 const MOST_NESTED = 8;
+/** Copies of a block put in as rows and columns. */
+const MOST_COPIES = 10_000;
 
 type Place = (p: XY) => XY;
 
 /**
  * The lines of a DXF drawing in the order they stand in the file: lines, polylines with their bulges, arcs, circles,
- * ellipses, free curves, and blocks put in. What else it holds (text, measures, hatching) is not sewn.
+ * ellipses, free curves, and blocks put in. Layers that are off or frozen and what lies on a sheet are left out; what else it holds (text, measures, hatching) is not sewn.
  * @throws CoreError `not-a-drawing` when it cannot be read or holds no line.
  */
 export function readDxf(text: string): Drawing {
@@ -57,10 +74,20 @@ export function readDxf(text: string): Drawing {
   }
   if (!read) throw new CoreError('not-a-drawing', 'This is no DXF that can be read.', 'dxf');
   const blocks = read.blocks as unknown as Record<string, Block>;
-  const collect = (entities: readonly Entity[], place: Place, depth: number): Stroke[] =>
-    entities.flatMap((e) => {
+  const layers = (read.tables?.layer?.layers ?? {}) as unknown as Record<string, Layer>;
+  const isDrawn = ({ visible, inPaperSpace, layer }: Entity) => {
+    const on = layers[layer ?? ''];
+    return visible !== false && !inPaperSpace && on?.visible !== false && !on?.frozen;
+  };
+  const collect = (entities: readonly Entity[], outer: Place, depth: number): Stroke[] =>
+    entities.filter(isDrawn).flatMap((e) => {
+      const fromBehind = (e.extrusionDirectionZ ?? e.extrusionDirection?.z ?? 1) < 0 && e.type !== 'LINE';
+      const place: Place = fromBehind ? ([x, y]) => outer([-x, y]) : outer;
       const block = e.type === 'INSERT' && depth < MOST_NESTED ? blocks[e.name ?? ''] : undefined;
-      if (block?.entities) return collect(block.entities, into(place, e, block), depth + 1);
+      if (block?.entities) {
+        const inside = block.entities;
+        return copiesOf(e).flatMap((at) => collect(inside, into(place, e, block, at), depth + 1));
+      }
       const pieces = piecesOf(e).filter((p) => p.length === 4 || apartAtAll(p[0], p[1]));
       if (pieces.length === 0) return [];
       return [{ pieces: pieces.map((p) => p.map(place) as unknown as Piece), closed: isClosed(e, pieces) }];
@@ -75,15 +102,26 @@ export function readDxf(text: string): Drawing {
 const xy = (p: Point): XY => [p.x, p.y];
 const apartAtAll = (a: XY, b: XY) => a[0] !== b[0] || a[1] !== b[1];
 
+/** A block may be put in as rows and columns: how far each copy is moved, before it is turned. */
+function copiesOf(e: Entity): XY[] {
+  const [across, down] = [Math.max(1, e.columnCount ?? 1), Math.max(1, e.rowCount ?? 1)];
+  if (across * down > MOST_COPIES)
+    throw new CoreError('not-a-drawing', `This DXF repeats a block more than ${MOST_COPIES} times.`, 'dxf');
+  return Array.from({ length: across * down }, (_, k): XY => [
+    (k % across) * (e.columnSpacing ?? 0),
+    Math.floor(k / across) * (e.rowSpacing ?? 0),
+  ]);
+}
+
 /** Where a block put in comes to lie. */
-function into(place: Place, e: Entity, block: Block): Place {
+function into(place: Place, e: Entity, block: Block, [dx, dy]: XY): Place {
   const [cos, sin] = [
     Math.cos(((e.rotation ?? 0) * Math.PI) / 180),
     Math.sin(((e.rotation ?? 0) * Math.PI) / 180),
   ];
   const base = block.position ?? { x: 0, y: 0 };
   return ([x, y]) => {
-    const [u, v] = [(x - base.x) * (e.xScale ?? 1), (y - base.y) * (e.yScale ?? 1)];
+    const [u, v] = [(x - base.x) * (e.xScale ?? 1) + dx, (y - base.y) * (e.yScale ?? 1) + dy];
     return place([(e.position?.x ?? 0) + u * cos - v * sin, (e.position?.y ?? 0) + u * sin + v * cos]);
   };
 }
@@ -143,7 +181,10 @@ function spline({
   controlPoints: c = [],
   degreeOfSplineCurve: degree = 3,
   knotValues: knots = [],
+  fitPoints = [],
+  closed = false,
 }: Entity): Piece[] {
+  if (c.length === 0) return through(fitPoints.map(xy), closed);
   if (c.length <= degree || knots.length < c.length + degree + 1) return [];
   const at = (t: number): XY => {
     let k = degree;
@@ -162,4 +203,20 @@ function spline({
   const n = PER_SPAN * Math.max(1, c.length - degree);
   const points = Array.from({ length: n + 1 }, (_, i) => at(from + ((to - from) * i) / n));
   return points.slice(1).map((p, i): Piece => [points[i]!, p]);
+}
+
+/** A curve given only by the points it runs through (Catmull and Rom, 1974). */
+function through(p: readonly XY[], closed: boolean): Piece[] {
+  const n = p.length;
+  const at = (i: number) => p[closed ? (i + n) % n : Math.min(n - 1, Math.max(0, i))]!;
+  const third = (a: XY, from: XY, to: XY, way: number): XY => [
+    a[0] + (way * (to[0] - from[0])) / 6,
+    a[1] + (way * (to[1] - from[1])) / 6,
+  ];
+  return Array.from({ length: Math.max(0, closed ? n : n - 1) }, (_, i): Piece => [
+    at(i),
+    third(at(i), at(i - 1), at(i + 1), 1),
+    third(at(i + 1), at(i), at(i + 2), -1),
+    at(i + 1),
+  ]);
 }
