@@ -7,6 +7,8 @@ export interface FaultStory {
   pass?: number;
   note: string;
   status: 'open' | 'mended' | 'left';
+  /** When it was noticed; without, the stories follow each other day by day. */
+  daysAgo?: number;
 }
 
 /** What some of them were found to be, by their note: the cause, what was done, and whether a pass was sewn without it. */
@@ -190,3 +192,39 @@ export const faultStories: readonly FaultStory[] = [
   }),
 ];
 import type { Direction } from '@/core/fields/lists';
+
+/** Faults of the quilts that have gone home, and how long ago they were noticed. */
+export const homeStories: readonly FaultStory[] = [
+  {
+    ...story(
+      'Mussel Beds',
+      'Shells',
+      ['dots_top'],
+      'mended',
+      'Top a touch tight after the bobbin change; eased.',
+      {
+        pass: 4,
+      },
+    ),
+    daysAgo: 23,
+  },
+  {
+    ...story('Chandlery', 'Wreath', ['misregister'], 'mended', 'A spine missed its start; sewn again.', {
+      pass: 3,
+    }),
+    daysAgo: 44,
+  },
+  {
+    ...story(
+      'Chandlery',
+      'Ground',
+      ['bearding'],
+      'left',
+      'Wool through the open weave in one corner; brushed off.',
+      {
+        pass: 5,
+      },
+    ),
+    daysAgo: 42,
+  },
+];

@@ -11,6 +11,8 @@ import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
 import { NOTHING_LOGGED } from '@/core/hours/factors';
 import { begin, planOf, stitchesOf } from '@/actions/plan';
+import { cameToOf } from '@/actions/hand-back';
+import { readHandBack, writeHandBack } from '@/data/hand-back';
 import { insertStep } from '@/data/steps';
 import { readQuiltView } from '@/actions/quilt-view';
 import { readMatchSources, zoneRequest } from '@/actions/match-sources';
@@ -18,7 +20,7 @@ import { sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/core/tension/search';
 import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
-import { updatePlan } from '@/data/quilts';
+import { clientNamed, setHandedBack, updatePlan } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { insertShipped } from '@/data/shipped';
@@ -29,7 +31,7 @@ import { insertYarn } from '@/data/yarns';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
-import { faultStories, foundToBe } from './fault-stories';
+import { faultStories, foundToBe, homeStories } from './fault-stories';
 import { readEvidence, writeEvidence } from '@/data/fault-evidence';
 import { type DemoQuilt, demoQuilts } from './quilts';
 import { type Random, seeded } from '@/core/statistics/random';
@@ -63,6 +65,7 @@ export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Pro
     await sewTests(tx, today, seeded(seed));
     await fixPasses(tx, today, seeded(seed + 2));
     await noteFaults(tx, today, seeded(seed + 1));
+    await goHome(tx, today);
     return true;
   }) as Promise<boolean>;
 }
@@ -137,12 +140,11 @@ async function insertQuilt(
   fabricIds: Map<string, string>,
   today: Date,
 ) {
-  const clientId = uuidv7();
   const quiltId = uuidv7();
+  const clientId = await clientNamed(tx, uuidv7(), q.client);
   const wanted = addDays(today, q.due.days);
   const sunday = endOfWeek(today, { weekStartsOn: 1 });
   const due = q.due.week && wanted > sunday ? sunday : wanted;
-  await tx`insert into client (id, name) values (${clientId}, ${q.client})`;
   await tx`
     insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on,
                        step, passes, on_frame_since, waits_for)
@@ -165,14 +167,43 @@ async function insertQuilt(
   }
 }
 
+const demoOf = (name: string) => demoQuilts.find((q) => q.name === name)!;
+/** What has gone home comes last, so that the chances of the quilts in hand do not hang on it. */
+const inTurn = <T extends { name: string }>(quilts: readonly T[]): T[] => [
+  ...quilts.filter((q) => !demoOf(q.name).home),
+  ...quilts.filter((q) => demoOf(q.name).home),
+];
+
+/** Hands back the quilts that went home: off the frame, looked over, measured, gone. */
+async function goHome(tx: Sql, today: Date) {
+  for (const { name, home } of demoQuilts) {
+    if (!home) continue;
+    const [row] = await tx<{ id: string }[]>`select id from quilt where name = ${name}`;
+    const view = (await readQuiltView(tx, row!.id, 'its cards'))!;
+    const { daysAgo, ...cameOut } = home;
+    const at = (hours: number) => subHours(subDays(today, daysAgo), hours);
+    const { version, ...before } = await readHandBack(tx, row!.id);
+    await writeHandBack(tx, row!.id, version, {
+      ...before,
+      ...cameOut,
+      offFrameAt: at(30),
+      trimmedAt: at(29),
+      topSeenAt: at(28),
+      backSeenAt: at(27),
+      cameTo: await cameToOf(tx, view),
+    });
+    await setHandedBack(tx, row!.id, view.quilt.version, day(at(0)));
+  }
+}
+
 /** Chooses the best set-up of each zone that has come that far, and sews its tests. */
 async function sewTests(tx: Sql, today: Date, random: Random) {
-  const quilts = await tx<
-    { id: string; name: string }[]
-  >`select id, name from quilt order by taken_in_on, name`;
+  const quilts = inTurn(
+    await tx<{ id: string; name: string }[]>`select id, name from quilt order by taken_in_on, name`,
+  );
   const sources = await readMatchSources(tx);
   for (const { id, name } of quilts) {
-    const demo = demoQuilts.find((q) => q.name === name)!;
+    const demo = demoOf(name);
     const { quilt, zones } = (await readQuiltView(tx, id))!;
     const machine = await readMachine(tx, quilt.machineId);
     for (const zone of zones) {
@@ -223,8 +254,10 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
 
 /** Fixes the passes of the quilts that have come so far, and logs those sewn with the minutes they took. */
 async function fixPasses(tx: Sql, today: Date, random: Random) {
-  const quilts = await tx<{ id: string; name: string; passes: number; machineId: string }[]>`
-    select id, name, passes, machine_id from quilt where passes is not null order by taken_in_on`;
+  const quilts = inTurn(
+    await tx<{ id: string; name: string; passes: number; machineId: string }[]>`
+      select id, name, passes, machine_id from quilt where passes is not null order by taken_in_on`,
+  );
   for (const { id, name, passes: told, machineId } of quilts) {
     const view = (await readQuiltView(tx, id))!;
     const machine = await readMachine(tx, machineId);
@@ -232,14 +265,17 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
     const read = planOf(view, machine, preferences, NOTHING_LOGGED);
     if (!read.plan.passes) continue;
     const { depthsIn, turned } = read.plan.passes;
-    const begun = begin(read, subDays(today, 5));
+    const { home, passesSewn = 0 } = demoOf(name);
+    // What went home was sewn before that day.
+    const until = home ? subDays(today, home.daysAgo + 2) : today;
+    const begun = begin(read, subDays(until, 5));
     await updatePlan(tx, id, view.quilt.version, { depthsIn, turned, turnRule: view.quilt.turnRule, begun });
     const now = (await readQuiltView(tx, id))!;
     const fixed = planOf(now, machine, preferences, NOTHING_LOGGED);
-    const share = (demoQuilts.find((q) => q.name === name)!.passesSewn ?? 0) / told;
+    const share = passesSewn / told;
     const sewn = share === 1 ? fixed.steps.length : Math.round(fixed.steps.length * share);
     for (const [i, step] of fixed.steps.slice(0, sewn).entries()) {
-      const at = subHours(today, 9 * (sewn - i) + 6);
+      const at = subHours(until, 9 * (sewn - i) + 6);
       const stitches = stitchesOf(fixed.plan, now.setups, step).map((x) => ({ ...x, at }));
       await insertStitches(tx, stitches);
       await insertStep(tx, {
@@ -291,13 +327,13 @@ async function noteFaults(tx: Sql, today: Date, random: Random) {
   const quilts = await tx<
     { id: string; name: string; lengthIn: number }[]
   >`select id, name, length_in from quilt`;
-  for (const [i, f] of faultStories.entries()) {
+  for (const [i, f] of [...faultStories, ...homeStories].entries()) {
     const quilt = quilts.find((q) => q.name === f.quilt)!;
     const zone = (await readZones(tx, quilt.id)).find((z) => z.name === f.zone)!;
     const [x, y] = pointIn(zone.geometry, random);
     const id = uuidv7();
     const noticedAt = subHours(
-      subDays(today, 1 + Math.floor((faultStories.length - i) / 4)),
+      subDays(today, f.daysAgo ?? 1 + Math.floor((faultStories.length - i) / 4)),
       1 + Math.floor(6 * random.uniform()),
     );
     await insertFault(tx, {

@@ -34,6 +34,13 @@ export interface DemoQuilt {
   passesSewn?: number;
   onFrameDaysAgo?: number;
   waitsFor?: string;
+  /** It went home: so long ago, and how it came out. */
+  home?: {
+    daysAgo: number;
+    widthsIn: [number, number, number];
+    lengthsIn: [number, number, number];
+    word: string;
+  };
   zones: readonly DemoZone[];
 }
 
@@ -472,6 +479,92 @@ export const demoQuilts: readonly DemoQuilt[] = [
         fabrics: [['quilting-cotton', 'Dusk heather', '#7a5a86', 1]],
         features: ['raised-applique'],
         state: 'open',
+      },
+    ],
+  },
+  {
+    name: 'Mussel Beds',
+    client: 'Wren Aldous',
+    widthIn: 58,
+    lengthIn: 66,
+    use: 'bed',
+    batting: 'Drumlin 80/20',
+    backing: ['quilting-cotton', 'Shoal blue', '#5f7f92'],
+    takenInDaysAgo: 41,
+    due: { days: -16 },
+    step: 'hand-back',
+    passes: 8,
+    passesSewn: 8,
+    home: {
+      daysAgo: 18,
+      widthsIn: [57.25, 57.5, 57.25],
+      lengthsIn: [65, 65.25, 65.125],
+      word: 'Swirls hid the seams; she wants the same density on the next.',
+    },
+    zones: [
+      {
+        name: 'Shells',
+        geometry: blocks(5, 5, 48, 56, 4, 5, 0),
+        technique: 'swirls',
+        spacingIn: 1.25,
+        smallestRadiusIn: 0.4,
+        visibility: 'texture',
+        fabrics: [
+          ['quilting-cotton', 'Mussel blue', '#3c4a63', 0.6],
+          ['quilting-cotton', 'Sand', '#cdbf9d', 0.4],
+        ],
+        state: 'proven',
+      },
+      {
+        name: 'Tideline border',
+        geometry: frame(0, 0, 58, 66, 5),
+        technique: 'ruler-lines',
+        spacingIn: 1,
+        visibility: 'texture',
+        fabrics: [['quilting-cotton', 'Shoal blue', '#5f7f92', 1]],
+        state: 'proven',
+      },
+    ],
+  },
+  {
+    name: 'Chandlery',
+    client: 'Hester Quill',
+    widthIn: 50,
+    lengthIn: 50,
+    use: 'wall',
+    batting: 'Fleecewater Wool',
+    backing: ['quilting-cotton', 'Rope plain', '#b9a98a'],
+    takenInDaysAgo: 62,
+    due: { days: -36 },
+    step: 'hand-back',
+    passes: 6,
+    passesSewn: 6,
+    home: {
+      daysAgo: 38,
+      widthsIn: [49.5, 49.625, 49.5],
+      lengthsIn: [49.5, 49.5, 49.375],
+      word: 'Two feather spines sewn again; slower from the start next time.',
+    },
+    zones: [
+      {
+        name: 'Wreath',
+        geometry: [[round(25, 25, 15)]],
+        technique: 'feathers',
+        spacingIn: 0.75,
+        smallestRadiusIn: 0.4,
+        visibility: 'show',
+        fabrics: [['quilting-cotton', 'Sailcloth', '#e9e2cf', 1]],
+        state: 'proven',
+      },
+      {
+        name: 'Ground',
+        geometry: without([[rect(0, 0, 50, 50)]], [round(25, 25, 15)]),
+        technique: 'meander-small',
+        spacingIn: 0.5,
+        smallestRadiusIn: 0.2,
+        visibility: 'sink',
+        fabrics: [['quilting-cotton', 'Sailcloth', '#e9e2cf', 1]],
+        state: 'proven',
       },
     ],
   },
