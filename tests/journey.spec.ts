@@ -194,6 +194,32 @@ test('every page sends its security headers', async ({ request }) => {
   expect(h['x-content-type-options']).toBe('nosniff');
 });
 
+test('on a phone no page runs off the side, and the steps of a quilt lead on', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  const fits = async () =>
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  for (const path of ['/', '/shelf', '/faults', '/record', '/calendar']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+    await fits();
+  }
+  await page.getByRole('navigation', { name: 'Main places' }).getByRole('link', { name: 'Rack' }).click();
+  await page
+    .getByRole('link', { name: /^Slipway/ })
+    .first()
+    .click();
+  const steps = page.getByRole('navigation', { name: 'Steps of Slipway' });
+  for (const step of ['Take in', 'Test', 'Quilt']) {
+    await steps.getByRole('link', { name: new RegExp(`^${step}`) }).click();
+    await expect(steps.getByRole('link', { name: new RegExp(`^${step}`) })).toHaveAttribute(
+      'aria-current',
+      'step',
+    );
+    await fits();
+  }
+  await expectAccessible(page);
+});
+
 test('an address of nothing is answered in words', async ({ page }) => {
   for (const path of ['/quilts/not-a-quilt/match', '/quilts/00000000-0000-7000-8000-000000000000/test']) {
     await page.goto(path);

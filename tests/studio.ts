@@ -46,6 +46,8 @@ export async function openQuilt(page: Page, name: string) {
 }
 
 export async function expectAccessible(page: Page) {
+  // A page's name comes a few milliseconds after the page where a link led to it.
+  await expect(page).toHaveTitle(/./);
   // What is still fading in is judged once it stands; short words come and go at once where motion is reduced.
   await page.waitForFunction(() =>
     document

@@ -9,7 +9,8 @@ import { HandList } from '@/ui/rack/HandList';
 import { OnFrame } from '@/ui/rack/OnFrame';
 import { RackRail } from '@/ui/rack/RackRail';
 
-export const metadata = { title: 'Rack' };
+// The layout's pattern holds for the pages below it, not for the first.
+export const metadata = { title: 'Rack · Tidy Spool' };
 
 export default async function RackPage() {
   const view = await readRackView(db(), new Date());
@@ -33,8 +34,8 @@ export default async function RackPage() {
       </Empty>
     );
   return (
-    <div className="grid min-h-[calc(100dvh-60px)] lg:grid-cols-[minmax(0,1fr)_minmax(360px,444px)]">
-      <div className="px-6 pt-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] min-h-[calc(100dvh-60px)] lg:grid-cols-[minmax(0,1fr)_minmax(360px,444px)]">
+      <div className="px-6 pt-3 max-sm:px-4">
         <h1 className="sr-only">The Rack of {view.preferences.name}</h1>
         {view.rails.map((r) => (
           <RackRail key={r.title} rail={r} />

@@ -51,7 +51,7 @@ export default async function FaultBookPage({
     <div className="px-6 pt-4 pb-10">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-24">Fault book</h1>
-        <p className="flex-1 text-ink2">
+        <p className="flex-1 text-ink2 max-sm:order-last max-sm:basis-full">
           {grouped(all.faults)} faults counted over {stitchesWords(all.stitches)} stitches
           {lost.closed > 0 &&
             `; ${grouped(lost.closed)} closed on the bench took ${minutesWords(lost.minutes)}`}
@@ -100,7 +100,7 @@ export default async function FaultBookPage({
         />
         {part !== 'rates' && <input type="hidden" name="part" value={part} />}
       </Narrow>
-      <div className="mt-3 grid gap-x-8 gap-y-5 xl:grid-cols-[440px_minmax(0,1fr)]">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 xl:grid-cols-[440px_minmax(0,1fr)]">
         <div>
           <Parts
             label="What the book tells"
@@ -126,7 +126,7 @@ export default async function FaultBookPage({
                 : 'Note a fault where it happens, with F on a quilt’s page or at the Stand; here they are counted.'}
             </Empty>
           ) : (
-            <table className="w-full">
+            <table className="stacks w-full">
               <HeadRow names={['When', 'Seen', 'Quilt', 'Thread', 'What it was', 'State']} />
               <tbody>
                 {rows.map((f) => (

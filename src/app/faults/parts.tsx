@@ -199,7 +199,7 @@ export async function CuresPart() {
           Nothing yet: close a fault on its bench with what you did, and whether it helped.
         </p>
       ) : (
-        <table className="w-full">
+        <table className="stacks w-full">
           <HeadRow names={['It was', 'What was done', 'Helped', 'Minutes']} />
           <tbody>
             {cures.map((c) => (

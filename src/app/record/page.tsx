@@ -84,7 +84,7 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
             : 'A quilt handed back leaves the Rack and stands here with its hours, thread and faults; the next one like it can begin from it.'}
         </Empty>
       ) : (
-        <table className="mt-2 w-full">
+        <table className="stacks mt-2 w-full">
           <HeadRow
             names={['Quilt', 'Home', 'Threads and techniques', 'Hours', 'Faults', 'What worked', 'Next']}
           />
@@ -133,6 +133,7 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
                   </td>
                   <td className="py-2 pr-3">
                     {r.faults}
+                    <span className="sm:hidden"> {r.faults === 1 ? 'fault' : 'faults'}</span>
                     {c && c.usedM > 0 && c.plannedM > 0 && (
                       <span className="block text-13 whitespace-nowrap text-ink2">
                         {Math.round(c.usedM)} of {Math.round(c.plannedM)} m

@@ -18,7 +18,7 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
       </Empty>
     );
   return (
-    <table className="w-full border-t-2 border-ink">
+    <table className="stacks w-full border-t-2 border-ink">
       <HeadRow names={['No.', 'Seen', 'Where', 'Note', 'State']} />
       <tbody>
         {faults.map((f) => (

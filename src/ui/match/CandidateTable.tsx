@@ -24,7 +24,7 @@ export function CandidateTable({
       onValueChange={(v) => onChange(Number(v))}
       aria-label="Set-ups, best first"
     >
-      <table className="mt-2 w-full border-t-2 border-ink text-[14px]">
+      <table className="mt-2 w-full border-t-2 border-ink text-[14px] max-sm:[&_:is(th,td):nth-child(n+7)]:hidden">
         <HeadRow
           names={['Pick', 'Top thread', 'Bobbin', 'Needle', 'spi', 'Start gf', 'Why', 'Caution']}
           act={false}
@@ -64,7 +64,7 @@ export function CandidateTable({
                     </span>
                   </span>
                 </td>
-                <td className="pr-3 leading-tight">
+                <td className="py-1 pr-3 leading-tight sm:whitespace-nowrap">
                   {bobbin.line}
                   <br />
                   {bobbin.colour}
@@ -76,11 +76,7 @@ export function CandidateTable({
                 </td>
                 <td className="max-w-[250px] pr-3 leading-tight">{why?.text}</td>
                 <td className="max-w-[260px] leading-tight">
-                  {caution && (
-                    <span className="line-clamp-2">
-                      <CautionLine caution={caution} />
-                    </span>
-                  )}
+                  {caution && <CautionLine caution={caution} />}
                 </td>
               </tr>
             );

@@ -26,7 +26,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
   const bobbin = c.proven?.bobbinGf ?? s.bobbinGf;
   return (
     <section aria-label="Setting card" className="mt-2 border-t-2 border-ink">
-      <div className="grid grid-cols-[1.3fr_1.3fr_1fr_0.9fr_0.9fr] divide-x border-b">
+      <div className="grid grid-cols-[1.3fr_1.3fr_1fr_0.9fr_0.9fr] divide-x border-b max-sm:grid-cols-2 max-sm:[&>*]:border-b max-sm:[&>*]:px-2">
         <Thread role="Top thread" cone={c.top} kind={kind} first />
         <Thread role="Bobbin thread" cone={c.bobbin} kind={kind} />
         <Part
@@ -50,7 +50,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
         <Part label="Foot" value={FOOT_LABEL[s.foot]} kind={kind} under={FOOT_WHY[s.foot]} />
         <Part label="Mode" value={MODE_LABEL[s.mode]} kind={kind} under={MODE_WHY[s.mode](c)} />
       </div>
-      <div className="grid grid-cols-4 divide-x border-b">
+      <div className="grid grid-cols-4 divide-x border-b max-sm:grid-cols-2 max-sm:[&>*]:px-2">
         <Big
           label="Stitch length"
           value={num(s.spi)}

@@ -12,7 +12,10 @@ const MOST_HANGING = 24;
 /** A week of the rack: its hours, and a spool on a peg for every quilt due. */
 export function RackRail({ rail }: { rail: Rail<RackQuilt> }) {
   return (
-    <section aria-label={rail.title} className="grid min-h-[228px] grid-cols-[150px_1fr]">
+    <section
+      aria-label={rail.title}
+      className="grid min-h-[228px] grid-cols-[150px_1fr] max-sm:mb-4 max-sm:grid-cols-1"
+    >
       <div>
         <h2 className="text-[22px]">{rail.title}</h2>
         <p className="mt-1 text-ink2">{rail.dates}</p>
@@ -25,7 +28,7 @@ export function RackRail({ rail }: { rail: Rail<RackQuilt> }) {
       ) : (
         <ul className="flex flex-wrap content-start">
           {rail.quilts.slice(0, MOST_HANGING).map((q) => (
-            <li key={q.quilt.id} className="w-[159px] pb-3">
+            <li key={q.quilt.id} className="w-[159px] pb-3 max-sm:mt-4">
               <Hanging q={q} />
             </li>
           ))}
@@ -34,7 +37,7 @@ export function RackRail({ rail }: { rail: Rail<RackQuilt> }) {
               and {rail.quilts.length - MOST_HANGING} more; Find (Ctrl K) takes you to any of them
             </li>
           )}
-          <li aria-hidden className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547]" />
+          <li aria-hidden className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547] max-sm:hidden" />
         </ul>
       )}
     </section>

@@ -11,24 +11,27 @@ export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
   return (
     <div
       data-appbar
-      className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 print:hidden"
+      className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 max-sm:px-3 max-sm:pt-2 print:hidden"
     >
       <a href="#main" className="sr-only focus:not-sr-only focus:mr-4">
         Skip to the page
       </a>
       <Wordmark />
-      <nav aria-label="Main places" className="flex max-w-full gap-1 overflow-x-auto">
+      <nav
+        aria-label="Main places"
+        className="flex max-w-full gap-1 overflow-x-auto max-sm:order-last max-sm:w-full max-sm:flex-wrap max-sm:justify-between max-sm:gap-0"
+      >
         {PLACES.map((p) => (
           <NavLink key={p.href} {...p} />
         ))}
       </nav>
       <span className="flex-1" />
-      <span className="flex items-center gap-2">
+      <span className="flex items-center gap-2 max-sm:gap-1">
         <ThemeSwitch theme={theme} />
         <FindButton />
         <ButtonLink look="act" href="/take-in">
           <Plus size={18} aria-hidden />
-          <span className="whitespace-nowrap">Take in a quilt</span>
+          <span className="whitespace-nowrap max-sm:sr-only">Take in a quilt</span>
         </ButtonLink>
       </span>
     </div>

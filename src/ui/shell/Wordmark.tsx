@@ -3,7 +3,7 @@ import { Link } from '@/ui/kit/Link';
 /** A spool whose thread runs under the name and is tucked away at the end. */
 export function Wordmark() {
   return (
-    <Link href="/" className="mr-6 flex h-11 items-center" aria-label="Tidy Spool, to the Rack">
+    <Link href="/" className="mr-6 flex h-11 items-center max-sm:mr-1" aria-label="Tidy Spool, to the Rack">
       <svg width="168" height="44" viewBox="0 0 168 44" aria-hidden>
         <path d="M5.500 12h14v20h-14z" fill="var(--indigo)" />
         <path

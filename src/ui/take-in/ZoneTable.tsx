@@ -25,7 +25,7 @@ export function ZoneTable({
   const [editing, setEditing] = useState<Zone | null>(null);
   return (
     <>
-      <table className="w-full">
+      <table className="stacks w-full">
         <HeadRow names={['Zone', 'Cloth', 'Technique', 'Apart', 'Area', 'Wish']} />
         <tbody>
           {zones.map((z) => (

@@ -29,15 +29,18 @@ export function ThreadingPath(props: {
   const current = steps.findIndex((s) => s.step === props.current);
   const { gaps, eyelets } = threadLine([0, 20], EYELETS, Y, [960, Y - 2], current);
   return (
-    <header className="relative flex h-[88px] border-b bg-cloth pl-5">
-      <div className="w-[190px] shrink-0 pt-3.5">
+    <header className="relative flex h-[88px] border-b bg-cloth pl-5 max-sm:h-auto max-sm:flex-wrap">
+      <div className="w-[190px] shrink-0 pt-3.5 max-sm:w-[calc(100%-78px)]">
         <h1 className="truncate text-24">{name}</h1>
         <p className="mt-1 truncate text-ink2">{about}</p>
       </div>
       <div className="w-[58px] shrink-0 pt-2.5">
         <SpoolGlyph width={48} height={66} bands={props.bands} fill={props.fill} />
       </div>
-      <nav aria-label={`Steps of ${name}`} className="relative min-w-0 flex-1 max-sm:hidden">
+      <nav
+        aria-label={`Steps of ${name}`}
+        className="relative min-w-0 flex-1 max-sm:h-[70px] max-sm:flex-none max-sm:basis-full"
+      >
         <svg
           viewBox={`0 0 ${WIDTH} 84`}
           preserveAspectRatio="none"
@@ -57,7 +60,7 @@ export function ThreadingPath(props: {
           ))}
         </svg>
         <svg
-          className="absolute top-0 h-[84px] w-5 overflow-visible"
+          className="absolute top-0 h-[84px] w-5 overflow-visible max-sm:hidden"
           style={{ left: '96%' }}
           viewBox="0 0 20 84"
           aria-hidden
@@ -103,14 +106,17 @@ export function ThreadingPath(props: {
               <>
                 {ring}
                 <span
-                  className={`-mt-[7px] block leading-tight ${here ? 'text-[17px] font-bold' : 'font-medium'} ${e.state === 'ahead' ? 'text-ink2' : ''}`}
+                  className={`-mt-[7px] block leading-tight max-sm:text-13 ${here ? 'text-[17px] font-bold' : 'font-medium'} ${e.state === 'ahead' ? 'text-ink2' : ''}`}
                 >
                   {s.label}
                 </span>
-                <span className="block truncate text-13 leading-tight text-ink2">{s.fact}</span>
+                <span className="block truncate text-13 leading-tight text-ink2 max-sm:sr-only">
+                  {s.fact}
+                </span>
               </>
             );
-            const place = 'absolute top-0 w-[136px] -translate-x-1/2 text-center h-[84px]';
+            const place =
+              'absolute top-0 w-[136px] -translate-x-1/2 text-center h-[84px] max-sm:h-[66px] max-sm:w-[68px]';
             return (
               <li key={s.step}>
                 {s.href ? (
