@@ -86,10 +86,8 @@ export function setupsForZone(
   return match(pair ? onlyPair(request, pair) : request);
 }
 
-const asRow = (s: Setup, zoneId: string, version: number) => ({
-  id: uuidv7(),
-  zoneId,
-  version,
+/** What of a set-up stands on a zone's card, as it is kept. */
+export const setupRow = (s: Setup) => ({
   topId: s.topId,
   bobbinId: s.bobbinId,
   needleNm: s.needle.nm,
@@ -133,7 +131,7 @@ export async function writeCard(
   if (!chosen)
     return refuse('That pair of threads does not suit this zone, or left the shelf. Pick another.', 'topId');
   if (now && sameCard(now, chosen)) return done({ setupId: now.id, version: now.version });
-  const row = asRow(chosen, zoneId, seenVersion + 1);
+  const row = { ...setupRow(chosen), id: uuidv7(), zoneId, version: seenVersion + 1 };
   if (!(await insertSetup(tx, row))) return conflict(MEANWHILE);
   await advanceStep(tx, from.view.quilt.id, 'match', ['take-in']);
   return done({ setupId: row.id, version: row.version });

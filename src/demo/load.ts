@@ -4,7 +4,6 @@ import { v7 as uuidv7 } from 'uuid';
 import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { needleLife } from '@/core/needle/life';
 import { match } from '@/core/match/match';
-import type { Setup } from '@/core/match/setup';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
@@ -15,6 +14,7 @@ import { cameToOf } from '@/actions/hand-back';
 import { readHandBack, writeHandBack } from '@/data/hand-back';
 import { insertStep } from '@/data/steps';
 import { readQuiltView } from '@/actions/quilt-view';
+import { setupRow } from '@/actions/setups';
 import { readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { sandwichOf } from '@/actions/zone-brief';
 import { proofOf } from '@/core/tension/search';
@@ -217,7 +217,7 @@ async function sewTests(tx: Sql, today: Date, random: Random) {
       });
       const setup = setups[0]!;
       const setupId = uuidv7();
-      await insertSetup(tx, { ...rowOf(setup), id: setupId, zoneId: zone.id, version: 1 });
+      await insertSetup(tx, { ...setupRow(setup), id: setupId, zoneId: zone.id, version: 1 });
       if (state === 'chosen') continue;
       const cone = shelf.find((c) => c.id === setup.topId)!;
       const start = { topGf: setup.topGf, bobbinGf: setup.bobbinGf, ratio: setup.ratio, sd: setup.ratioSd };
@@ -293,25 +293,6 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
     }
   }
 }
-
-const rowOf = (s: Setup) => ({
-  topId: s.topId,
-  bobbinId: s.bobbinId,
-  needleNm: s.needle.nm,
-  needleEye: s.needle.eye,
-  needlePoint: s.needle.point,
-  foot: s.foot,
-  spi: s.spi,
-  mode: s.mode,
-  idleSpm: s.idleSpm,
-  maxInPerS: s.maxInPerS,
-  handInPerS: s.handInPerS,
-  topGf: s.topGf,
-  bobbinGf: s.bobbinGf,
-  ratio: s.ratio,
-  ratioSd: s.ratioSd,
-  ratioModel: s.ratioModel,
-});
 
 /** A point inside a shape, found by throwing darts at its bounds. */
 function pointIn(shape: MultiPolygon, random: Random): XY {

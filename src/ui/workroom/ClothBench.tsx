@@ -7,7 +7,7 @@ import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import { lengthText } from '@/core/units/length-text';
 import type { Preferences, StudioBatting, StudioFabric } from '@/data/types';
-import { putAway } from './put-away';
+import { RowActs } from './RowActs';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Button } from '@/ui/kit/Button';
 import { formFields } from '@/ui/kit/form-fields';
@@ -57,11 +57,7 @@ export function ClothBench({
                   <td className="pr-3 whitespace-nowrap">{lengthText(b.maxGapIn ?? kind.maxGapIn, units)}</td>
                   <td className="text-right whitespace-nowrap">
                     {!b.shipped && (
-                      <Acts
-                        name={b.name}
-                        onChange={() => setBatting(b)}
-                        onAway={() => putAway('batting', b.id, b.name)}
-                      />
+                      <RowActs kind="batting" id={b.id} name={b.name} onChange={() => setBatting(b)} />
                     )}
                   </td>
                 </tr>
@@ -105,11 +101,7 @@ export function ClothBench({
                   <td className="pr-3">{kind.keepsHoles} of 3</td>
                   <td className="text-right whitespace-nowrap">
                     {!f.shipped && (
-                      <Acts
-                        name={f.name}
-                        onChange={() => setFabric(f)}
-                        onAway={() => putAway('fabric', f.id, f.name)}
-                      />
+                      <RowActs kind="fabric" id={f.id} name={f.name} onChange={() => setFabric(f)} />
                     )}
                   </td>
                 </tr>
@@ -145,19 +137,5 @@ export function ClothBench({
         />
       )}
     </div>
-  );
-}
-
-function Acts({ name, onChange, onAway }: { name: string; onChange: () => void; onAway: () => void }) {
-  const look = 'min-h-11 px-2 text-indigo hover:underline';
-  return (
-    <>
-      <button type="button" className={look} onClick={onChange} aria-label={`Change ${name}`}>
-        Change
-      </button>
-      <button type="button" className={look} onClick={onAway} aria-label={`Put ${name} away`}>
-        Put away
-      </button>
-    </>
   );
 }

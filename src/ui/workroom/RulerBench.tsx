@@ -11,7 +11,7 @@ import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
 import { formFields } from '@/ui/kit/form-fields';
-import { putAway } from './put-away';
+import { RowActs } from './RowActs';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 
 const FORM = formFields(RULER);
@@ -74,22 +74,7 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
                   ))}
                 </td>
                 <td className="text-right whitespace-nowrap">
-                  <button
-                    type="button"
-                    className="min-h-11 px-2 text-indigo hover:underline"
-                    aria-label={`Change ${r.name}`}
-                    onClick={() => setEditing(r)}
-                  >
-                    Change
-                  </button>
-                  <button
-                    type="button"
-                    className="min-h-11 px-2 text-indigo hover:underline"
-                    aria-label={`Put ${r.name} away`}
-                    onClick={() => putAway('ruler', r.id, r.name)}
-                  >
-                    Put away
-                  </button>
+                  <RowActs kind="ruler" id={r.id} name={r.name} onChange={() => setEditing(r)} />
                 </td>
               </tr>
             ))}

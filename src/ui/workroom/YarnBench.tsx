@@ -12,7 +12,7 @@ import { formFields } from '@/ui/kit/form-fields';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
-import { putAway } from './put-away';
+import { RowActs } from './RowActs';
 
 const FORM = formFields(YARN);
 
@@ -74,22 +74,7 @@ export function YarnBench({ yarns, machines }: { yarns: Yarn[]; machines: Machin
                   ))}
                 </td>
                 <td className="text-right whitespace-nowrap">
-                  <button
-                    type="button"
-                    className="min-h-11 px-2 text-indigo hover:underline"
-                    aria-label={`Change ${y.name}`}
-                    onClick={() => setEditing(y)}
-                  >
-                    Change
-                  </button>
-                  <button
-                    type="button"
-                    className="min-h-11 px-2 text-indigo hover:underline"
-                    aria-label={`Put ${y.name} away`}
-                    onClick={() => putAway('yarn', y.id, y.name)}
-                  >
-                    Put away
-                  </button>
+                  <RowActs kind="yarn" id={y.id} name={y.name} onChange={() => setEditing(y)} />
                 </td>
               </tr>
             ))}
