@@ -1,6 +1,5 @@
 'use client';
 import { BUSY, type VisibilityWish } from '@/core/fields/lists';
-import { ImageUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useForm, useWatch } from 'react-hook-form';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -15,6 +14,7 @@ import { Button } from '@/ui/kit/Button';
 import { Taps } from '@/ui/kit/Taps';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
+import { PhotoButton } from '@/ui/kit/PhotoButton';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import type { ReadPhoto } from '@/workers/read-photo';
@@ -353,21 +353,9 @@ function Source({
 }) {
   return (
     <div className="mt-3 flex flex-wrap items-center gap-2.5">
-      <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded border-[1.5px] border-indigo px-4 font-semibold text-indigo has-focus-visible:outline-3 has-focus-visible:outline-solid has-focus-visible:outline-indigo">
-        <ImageUp size={18} aria-hidden />
+      <PhotoButton name="Colours from a photograph" accept="image/jpeg,image/png,image/webp" onFile={onFile}>
         {busy ? 'Reading …' : 'Colours from a photograph'}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          className="sr-only"
-          aria-label="Colours from a photograph"
-          onChange={(e) => {
-            const file = e.target.files?.[0];
-            e.target.value = '';
-            if (file) onFile(file);
-          }}
-        />
-      </label>
+      </PhotoButton>
       {photographs.map((id, i) => (
         <button
           key={id}
