@@ -4,8 +4,6 @@ import ical from 'ical-generator';
 import Papa from 'papaparse';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { type Job, schedule, type Scheduled } from '@/core/calendar/promise';
-import { wholeSteps } from '@/core/plan/steps';
-import { planWork } from '@/core/plan/work-plan';
 import { readCardCones } from '@/data/cones';
 import { readMachines } from '@/data/machines';
 import { readRack, updateDays } from '@/data/quilts';
@@ -16,7 +14,7 @@ import type { Machine, Quilt, Preferences } from '@/data/types';
 import { readOpenZones, zonesByQuilt } from '@/data/zones';
 import type { Context } from './context';
 import { readHours } from './hours';
-import { PRICES, planRequest, shareSewn } from './plan';
+import { planRequest, whatIsLeft } from './plan';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, FormKey, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
@@ -58,13 +56,12 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
     if (!machine) return [];
     const own = zonesOf.get(quilt.id) ?? [];
     const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, preferences, belief });
-    const plan = planWork({ ...request, brief: true });
     return [
       {
         id: quilt.id,
         machineId: machine.id,
         fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
-        steps: wholeSteps(plan, PRICES.changeMin, 1 - shareSewn(quilt)),
+        steps: whatIsLeft(quilt, request).left,
         dueDay: dayNumber(quilt.dueOn),
         quilt,
       },

@@ -16,6 +16,7 @@ import { addPhotograph, beginIntake, keepIntake, removePhotograph } from './inta
 import { saveMap } from './map';
 import { fixPlan, logStep, putOnFrame, readPlan, setOrder, PRICES } from './plan';
 import { readQuiltView } from './quilt-view';
+import { readRackView } from './rack';
 import { key, paths, value } from './testing/answers';
 
 const today = new Date();
@@ -211,6 +212,20 @@ describe('the talk at the counter', () => {
     value(await removePhotograph(thisContext(), { key: key(), id: photo, removed: false }));
     expect(await readPhotographs(base.sql, { intakeId: id })).toHaveLength(10);
     expect(paths(await removePhotograph(thisContext(), { key: key(), id: key() }))).toEqual(['id']);
+  });
+});
+
+describe('what is left', () => {
+  test('is the same on the Rack, in the calendar and on the quilt’s own page, sewn or not', async () => {
+    const rack = (await readRackView(base.sql, today))!.rails.flatMap((r) => r.quilts);
+    const calendar = (await readCalendar(base.sql, today))!;
+    expect(rack.filter((r) => r.quilt.sewn.length > 0).length).toBeGreaterThan(1);
+    for (const { quilt, hoursLeft } of rack.filter((r) => r.quilt.step !== 'hand-back')) {
+      const { plan, share, belief } = await readPlan(base.sql, (await readQuiltView(base.sql, quilt.id))!);
+      const { mid } = minutesRange(wholeSteps(plan, PRICES.changeMin, 1 - share), belief);
+      expect(hoursLeft.value).toBeCloseTo(mid / 60, 6);
+      expect(calendar.jobs.find((j) => j.quilt.id === quilt.id)!.hours.mid).toBeCloseTo(mid / 60, 6);
+    }
   });
 });
 

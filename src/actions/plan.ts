@@ -7,7 +7,8 @@ import type { HoursBelief } from '@/core/hours/factors';
 import { wornBy } from '@/core/needle/life';
 import { planOrder } from '@/core/order/order';
 import { type BegunPlan, isSewn, movedOn, sewnShare } from '@/core/plan/begun';
-import { type PlannedStep, planSteps } from '@/core/plan/steps';
+import type { Step } from '@/core/hours/step';
+import { type PlannedStep, planSteps, wholeSteps } from '@/core/plan/steps';
 import {
   planWork,
   rolledMm,
@@ -135,6 +136,18 @@ export function planOf(view: QuiltView, machine: Machine, preferences: Preferenc
     machine,
     request,
   };
+}
+
+/**
+ * What is left of a quilt, as steps for its hours, and the share that is sewn. Only where steps are sewn already must it
+ * be known how the work divides by pass.
+ */
+export function whatIsLeft(quilt: Quilt, request: WorkPlanRequest): { left: Step[]; share: number } {
+  const begun = quilt.sewn.length > 0 && quilt.step !== 'hand-back';
+  const plan = planWork({ ...request, brief: !begun });
+  const order = quilt.orderByHand ?? quilt.begun?.steps ?? [];
+  const share = shareSewn(quilt, begun ? planSteps(plan, request, order, PRICES) : []);
+  return { left: wholeSteps(plan, PRICES.changeMin, 1 - share), share };
 }
 
 /** Share of a quilt that is sewn, 0–1, by the minutes of its steps. */

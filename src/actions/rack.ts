@@ -1,7 +1,5 @@
 import { dayNumber, isoDay } from '@/core/calendar/days';
 import { midHours, minutesKnown } from '@/core/hours/known';
-import { wholeSteps } from '@/core/plan/steps';
-import { planWork } from '@/core/plan/work-plan';
 import { spoolBands } from '@/core/rack/bands';
 import { type HandLine, needsYourHand, type Racked, type Rail, railsOf, statusOf } from '@/core/rack/rack';
 import type { Known } from '@/core/source/known';
@@ -16,7 +14,7 @@ import type { Sql } from '@/data/sql';
 import type { ChosenSetup, Cone, Fault, Preferences, Quilt, Zone } from '@/data/types';
 import { readOpenZones, zonesByQuilt } from '@/data/zones';
 import { readHours } from './hours';
-import { PRICES, planRequest, shareSewn } from './plan';
+import { planRequest, whatIsLeft } from './plan';
 import { quiltWork } from './quilt-work';
 import { zoneState } from './quilt-view';
 
@@ -55,8 +53,6 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
   const rack = quilts.map((quilt): RackQuilt => {
     const own = zonesOf.get(quilt.id) ?? [];
     const work = quiltWork(quilt, own, setupByZone, cones, machines.get(quilt.machineId)!);
-    const fill = shareSewn(quilt);
-    for (const [id, m] of work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - fill));
     const machine = machines.get(quilt.machineId)!;
     const request = planRequest({
       quilt,
@@ -67,8 +63,9 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
       preferences,
       belief,
     });
-    const plan = planWork({ ...request, brief: true });
-    const hoursLeft = midHours(minutesKnown(wholeSteps(plan, PRICES.changeMin, 1 - fill), belief));
+    const { left, share: fill } = whatIsLeft(quilt, request);
+    for (const [id, m] of work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - fill));
+    const hoursLeft = midHours(minutesKnown(left, belief));
     return describe(quilt, own, work, hoursLeft, fill, setupByZone, cones, day);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;

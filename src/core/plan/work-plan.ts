@@ -339,5 +339,7 @@ function cellsOf(
   const list = [...cells.values()].sort(
     (a, b) => a.pass - b.pass || Number(b.stabilise) - Number(a.stabilise),
   );
-  return { cells: list, threads: [...new Set(list.map((c) => c.thread))] };
+  // Without shares by pass it is not known where a thread is sewn, but that it is.
+  const sewn = r.brief ? r.zones.flatMap((z) => z.setup?.top.id ?? []) : list.map((c) => c.thread);
+  return { cells: list, threads: [...new Set(sewn)] };
 }
