@@ -37,7 +37,10 @@ export function RackRail({ rail }: { rail: Rail<RackQuilt> }) {
               and {rail.quilts.length - MOST_HANGING} more; Find (Ctrl K) takes you to any of them
             </li>
           )}
-          <li aria-hidden className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547] max-sm:hidden" />
+          <li
+            aria-hidden
+            className="h-[127px] min-w-0 flex-1 border-b-[9px] border-[#8a6547] max-sm:hidden"
+          />
         </ul>
       )}
     </section>
