@@ -217,6 +217,10 @@ test('on a phone no page runs off the side, and the steps of a quilt lead on', a
     );
     await fits();
   }
+  // Where there is no room for the map, a zone is picked by its letter.
+  const letters = page.getByRole('list', { name: 'Zones by letter' });
+  await letters.getByRole('link', { name: /^B, Planks/ }).click();
+  await expect(letters.getByRole('link', { name: /^B, Planks/ })).toHaveAttribute('aria-current', 'true');
   await expectAccessible(page);
 });
 

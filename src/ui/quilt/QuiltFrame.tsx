@@ -13,7 +13,7 @@ import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { ThreadingPath } from '@/ui/threading-path/ThreadingPath';
 import { QuiltKeys } from './QuiltKeys';
 import { quiltSteps } from './steps';
-import { ZoneList } from './ZoneList';
+import { ZoneLetters, ZoneList } from './ZoneList';
 
 /** What every step of a quilt shares: the threading path above, the quilt map and its zones at the left. */
 export function QuiltFrame({
@@ -55,6 +55,7 @@ export function QuiltFrame({
         bands={bands}
         fill={shareSewn(quilt, plannedSteps)}
       />
+      {zoneId && <ZoneLetters view={view} zoneId={zoneId} page={page} />}
       <div className="grid min-h-[calc(100dvh-148px)] max-sm:grid-cols-1 sm:grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
         <div className="pt-3 pb-20 pl-4 max-sm:hidden">
           <div className="xl:hidden">

@@ -38,6 +38,34 @@ export function ZoneList({ view, zoneId, page }: { view: QuiltView; zoneId?: str
   );
 }
 
+/** The zones by their letters alone, in one row, where there is no room for map and list. */
+export function ZoneLetters({ view, zoneId, page }: { view: QuiltView; zoneId: string; page: string }) {
+  return (
+    <ol
+      aria-label="Zones by letter"
+      className="flex flex-wrap gap-x-1 border-b bg-ground px-3 py-1.5 sm:hidden"
+    >
+      {view.zones.map((z) => {
+        const hex = z.fabrics[0]?.hex ?? '#ede8dc';
+        return (
+          <li key={z.id}>
+            <Link
+              href={`/quilts/${view.quilt.id}/${page}?zone=${z.id}`}
+              scroll={false}
+              aria-current={z.id === zoneId ? 'true' : undefined}
+              aria-label={`${z.letter}, ${z.name}, ${view.states.get(z.id)!}`}
+              className={`grid size-11 place-items-center border font-bold ${z.id === zoneId ? 'border-ink underline decoration-[3px] underline-offset-4 outline-[3px] -outline-offset-[3px] outline-solid outline-indigo' : ''}`}
+              style={{ background: hex, color: inkOn(hex) }}
+            >
+              {z.letter}
+            </Link>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
 function StateWord({ state, rounds }: { state: ZoneState; rounds: number }) {
   switch (state) {
     case 'to match':
