@@ -115,6 +115,7 @@ test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
 test('backing and binding redraw as they are typed', async ({ page }) => {
   await openQuilt(page, 'Harbour Lights');
   await stepTo(page, 'Take in');
+  await expect(page.getByRole('heading', { name: 'What came over the counter' })).toBeVisible();
   await page.getByRole('link', { name: 'Backing and binding' }).click();
   await page.getByLabel(/width/).first().fill('108');
   await expect(page.getByRole('img', { name: /^Cutting: in one piece/ })).toBeVisible();
