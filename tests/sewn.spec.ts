@@ -30,7 +30,7 @@ test('a whole quilt is sewn with the stand-in on the Stand, with faults, kills a
     expect(all).toBeGreaterThanOrEqual(6);
     for (let i = 1; i <= all; i++) {
       await expect(step).toHaveText(new RegExp(`^step ${i} of ${all}`));
-      await expect(page.locator('body[data-pedals=heard]')).toBeVisible();
+      await expect(page.locator('body')).toHaveAttribute('data-pedals', 'heard');
       await page.keyboard.press('Space');
       await expect(page.getByText(/^sewing/)).toBeVisible();
       await expect(page.getByText('all kept')).toBeVisible();
