@@ -89,11 +89,9 @@ export function measurePattern(request: PatternRequest): Pattern {
   const bends = traces.flatMap((t) => t.bends).filter((b) => b.radius < STRAIGHT_IN);
   const minRadiusIn = tightest(bends);
 
-  const tiles: XY[] = [];
-  for (let r = 0; r < Math.min(rows, MOST_TILES); r++)
-    for (let c = 0; c < Math.min(columns, MOST_TILES); c++) tiles.push([c * widthIn, r * heightIn]);
-  const runs = tiles.flatMap(([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])));
-  const step = Math.max(mmToIn(0.5), (lengthIn * tiles.length) / MOST_SPOTS);
+  const tiles: XY = [Math.min(columns, MOST_TILES), Math.min(rows, MOST_TILES)];
+  const runs = tiled(traces, [widthIn, heightIn], tiles);
+  const step = Math.max(mmToIn(0.5), (lengthIn * tiles[0] * tiles[1]) / MOST_SPOTS);
   const spots = spotsOf(runs, step);
   const largestGapIn = gapOf(traces, [widthIn, heightIn], [columns > 1, rows > 1]);
 
@@ -220,12 +218,16 @@ function startsOf(runs: readonly Stroke[], widthIn: number, columns: number): nu
   return runs.length * columns - (goesOn ? columns - 1 : 0);
 }
 
+/** The lines of so many repeats, across and down. */
+const tiled = (traces: readonly Trace[], [w, h]: XY, [across, down]: XY): XY[][] =>
+  Array.from({ length: across * down }, (_, k): XY => [(k % across) * w, Math.floor(k / across) * h]).flatMap(
+    ([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])),
+  );
+
 /** The largest open place of one repeat, its neighbours beside it where it is repeated. */
 function gapOf(traces: readonly Trace[], [w, h]: XY, [across, down]: readonly [boolean, boolean]): number {
   const [nx, ny] = [across ? 3 : 1, down ? 3 : 1];
-  const runs = Array.from({ length: nx * ny }, (_, k): XY => [(k % nx) * w, Math.floor(k / nx) * h]).flatMap(
-    ([dx, dy]) => traces.map((t) => t.points.map(([x, y]): XY => [x + dx, y + dy])),
-  );
+  const runs = tiled(traces, [w, h], [nx, ny]);
   const field: XY = [nx * w, ny * h];
   const length = runs.reduce((sum, r) => sum + lengthOf(r), 0);
   const step = Math.max(Math.max(...field) / GAP_CELLS / 2, length / 2_000_000);
