@@ -43,7 +43,12 @@ export const windBobbins = (context: Context, input: unknown): Promise<Result<{ 
           `${form.count} bobbins take ${Math.round(metres)} m; the cone has ${Math.round(cone.remainingM)} m. Wind fewer, or weigh the cone again.`,
           'count',
         );
-      await takeMetres(tx, cone.id, metres, 'winding', `${form.count} bobbins of ${Math.round(each)} m`);
+      await takeMetres(tx, {
+        coneId: cone.id,
+        metres,
+        why: 'winding',
+        note: `${form.count} bobbins of ${Math.round(each)} m`,
+      });
     }
     await addBobbins(tx, uuidv7(), {
       coneId: cone.id,

@@ -4,20 +4,14 @@ import ical from 'ical-generator';
 import Papa from 'papaparse';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { type Job, schedule, type Scheduled } from '@/core/calendar/promise';
-import { readCardCones } from '@/data/cones';
-import { readMachines } from '@/data/machines';
-import { readRack, updateDays } from '@/data/quilts';
-import { readOpenSetups } from '@/data/setups';
+import { updateDays } from '@/data/quilts';
 import type { Sql } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
 import type { Machine, Quilt, Preferences } from '@/data/types';
-import { readOpenZones, zonesByQuilt } from '@/data/zones';
 import type { Context } from './context';
-import { readHours } from './hours';
-import { planRequest, whatIsLeft } from './plan';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, FormKey, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
+import { readWaiting } from './waiting';
 
 export interface CalendarJob extends Scheduled {
   quilt: Pick<Quilt, 'id' | 'name' | 'client' | 'dueOn' | 'version' | 'step'> & { startsOn: string | null };
@@ -36,37 +30,19 @@ const MOST_JOBS = 120;
 
 /** Every quilt still to be sewn, laid on its machine's frame one after another. */
 export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | null> {
-  const [preferences, machines, quilts, zones, setups, shelf, belief] = await Promise.all([
-    readPreferences(sql),
-    readMachines(sql),
-    readRack(sql),
-    readOpenZones(sql),
-    readOpenSetups(sql),
-    readCardCones(sql),
-    readHours(sql),
-  ]);
-  if (!preferences) return null;
+  const room = await readWaiting(sql);
+  if (!room) return null;
+  const { preferences, machines, belief } = room;
   const today = dayNumber(format(now, 'yyyy-MM-dd'));
-  const cones = new Map(shelf.map((c) => [c.id, c]));
-  const byZone = new Map(setups.map((s) => [s.zoneId, s]));
-  const zonesOf = zonesByQuilt(zones);
-  const open = quilts.filter((q) => q.step !== 'hand-back').slice(0, MOST_JOBS);
-  const jobs = open.flatMap((quilt): (Job & { quilt: Quilt })[] => {
-    const machine = machines.find((m) => m.id === quilt.machineId);
-    if (!machine) return [];
-    const own = zonesOf.get(quilt.id) ?? [];
-    const request = planRequest({ quilt, zones: own, setups: byZone, cones, machine, preferences, belief });
-    return [
-      {
-        id: quilt.id,
-        machineId: machine.id,
-        fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
-        steps: whatIsLeft(quilt, request).left,
-        dueDay: dayNumber(quilt.dueOn),
-        quilt,
-      },
-    ];
-  });
+  const open = room.waiting.filter((w) => w.quilt.step !== 'hand-back').slice(0, MOST_JOBS);
+  const jobs = open.map(({ quilt, left }): Job & { quilt: Quilt } => ({
+    id: quilt.id,
+    machineId: quilt.machineId,
+    fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
+    steps: left,
+    dueDay: dayNumber(quilt.dueOn),
+    quilt,
+  }));
   // What is on the frame is finished first; then by the day they were laid on, then by promise.
   jobs.sort(
     (a, b) =>

@@ -1,3 +1,4 @@
+import type { Settings } from '@/core/log/entry';
 import { likelySigns } from '@/core/faults/likely-signs';
 import { setupFactsOf } from '@/core/faults/setup-facts';
 import { techniques } from '@/core/tables/techniques';
@@ -6,19 +7,38 @@ import { readFittedIn } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import type { Fault } from '@/data/types';
 import { keptCauses } from './kept-causes';
+import { handSpeedOf } from './plan';
 import type { QuiltView } from './quilt-view';
 import { coneName } from './zone-brief';
 
-/** What stands on the machine in a zone, from its card and the needle that is in, as the fault knowledge names it. */
-export async function faultSetup(sql: Sql, view: QuiltView, zoneId: string | null): Promise<Fault['known']> {
+/** What was really on the machine in a zone, where it is known to differ from the card. */
+export interface SewnWith {
+  zoneId: string;
+  settings: Settings;
+  needleNm: number | null;
+}
+
+/**
+ * What stands on the machine in a zone, from its card, what was set otherwise at the machine, and the needle that is in,
+ * as the fault knowledge names it. @param stitches of the step in hand that the needle has sewn besides what is booked.
+ */
+export async function faultSetup(
+  sql: Sql,
+  view: QuiltView,
+  zoneId: string | null,
+  sewnWith?: SewnWith,
+  stitches = 0,
+): Promise<Fault['known']> {
   const card = cardOf(view, zoneId);
   if (!card) return {};
-  const { zone, setup, top } = card;
+  const { zone, setup } = card;
+  const own = sewnWith?.settings ?? {};
+  const top = (own.topId && view.shelf.find((c) => c.id === own.topId)) || card.top;
   const fitted = await readFittedIn(sql, view.quilt.machineId);
   const t = techniques.get(zone.technique);
   return setupFactsOf({
-    needleStitches: fitted?.stitches ?? null,
-    needleNm: setup.needleNm,
+    needleStitches: fitted ? fitted.stitches + stitches : null,
+    needleNm: sewnWith?.needleNm ?? setup.needleNm,
     eye: setup.needleEye,
     tex: top.tex,
     fibre: top.fibre,
@@ -26,16 +46,16 @@ export async function faultSetup(sql: Sql, view: QuiltView, zoneId: string | nul
     features: zone.features,
     battingId: view.quilt.battingKind,
     backing: view.quilt.backingKind,
-    handInPerS: setup.handInPerS ?? Math.min(t.handInPerS, setup.maxInPerS),
+    handInPerS: own.handInPerS ?? handSpeedOf(setup, zone.technique),
     maxInPerS: setup.maxInPerS,
     mode: setup.mode,
-    spi: setup.spi,
-    topGf: setup.provenTopGf ?? setup.topGf,
+    spi: own.spi ?? setup.spi,
+    topGf: own.topGf ?? setup.provenTopGf ?? setup.topGf,
     startTopGf: setup.topGf,
-    bobbinGf: setup.provenBobbinGf ?? setup.bobbinGf,
+    bobbinGf: own.bobbinGf ?? setup.provenBobbinGf ?? setup.bobbinGf,
     startBobbinGf: setup.bobbinGf,
     besideRuler: t.besideRuler,
-    foot: setup.foot,
+    foot: own.foot ?? setup.foot,
   });
 }
 

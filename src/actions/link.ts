@@ -5,8 +5,10 @@ import { v5 as uuidv5 } from 'uuid';
 import { type Frame, LINK_EVENTS, type LinkEvent, rowsOver } from '@/core/stand-in/longarm';
 import { NO_RUN, withFrames } from '@/core/link/summary';
 import { bandsOf } from '@/core/plan/work-plan';
-import type { LogEntry } from '@/core/stand/log';
+import type { LogEntry } from '@/core/log/entry';
 import { addPiece, addRaw, insertRun, lockRun } from '@/data/link';
+import { wholeOrNothing } from '@/data/receipts';
+import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { addTo } from './log';
 import { readPlan } from './plan';
@@ -77,7 +79,7 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
   const read = lines.map(frameIn);
   const frames = read.filter((f) => f !== null);
   try {
-    return (await context.sql.begin(async (tx) => {
+    const act = async (tx: Sql): Promise<Result<LinkAnswer>> => {
       await insertRun(tx, {
         id: head.run,
         quiltId: head.quiltId,
@@ -120,15 +122,18 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
           yIn: f.y,
           note: `Told by the machine after ${f.n} stitches.`,
           ...(run.pass ? { pass: run.pass } : {}),
+          ...(run.coneId ? { thread: run.coneId, stabilise: run.stabilise } : {}),
+          stitches: f.n,
         };
-        await addTo(tx, context, run.id, entry);
+        await addTo(tx, run.id, entry);
       }
       return done({
         stitches: summary.stitches,
         lengthIn: summary.lengthIn,
         strange: read.length - frames.length,
       });
-    })) as Result<LinkAnswer>;
+    };
+    return await wholeOrNothing(context.sql, context.actor.id, act, (answer) => answer.ok);
   } catch (error) {
     return inWords(error, { link_run_quilt_id_fkey: ['quiltId', 'This quilt is not known.'] });
   }

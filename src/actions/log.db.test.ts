@@ -1,12 +1,13 @@
 import { v7 as uuidv7 } from 'uuid';
-import { LOG_KINDS } from '@/core/stand/log';
+import { LOG_KINDS } from '@/core/log/entry';
 import { standState } from '@/core/stand/state';
 import { readEntries } from '@/data/log';
 import { type TestDatabase } from '@/data/test-database';
 import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
 import { keepEntries, type LogAnswer } from './log';
-import { logStep, readPlan } from './plan';
+import { readPlan } from './plan';
+import { logStep } from './plan-commands';
 import { readQuiltView } from './quilt-view';
 import { isSewn } from '@/core/plan/begun';
 
@@ -83,7 +84,9 @@ test('one that is refused is told why and never holds up the others; their order
 test('a step done counts once from two devices, and all it changed is taken back and put again', async () => {
   const before = await traces();
   const { pass, thread, stabilise } = await nextStep();
-  const [one, two] = [0, 1].map(() => entry('step-done', { pass, thread, stabilise, minutes: 31 }));
+  const [one, two] = [entry, entry].map((make) =>
+    make('step-done', { pass, thread, stabilise, minutes: 31 }),
+  ) as [{ id: string }, { id: string }];
   await Promise.all([keep(one), keepEntries(thisContext(), uuidv7(), [two])]);
   const after = await traces();
   expect(after.steps).toBe((before.steps as number) + 1);
@@ -92,13 +95,17 @@ test('a step done counts once from two devices, and all it changed is taken back
   const [row] = await base.sql<{ id: string; minutes: number }[]>`
     select id, minutes from step_sewn where quilt_id = ${quiltId} order by at desc limit 1`;
   expect(row!.minutes).toBe(31);
+  // One of the two takes it back: it stays done, for the other still says so.
   const undone = entry('undone', { undoes: row!.id });
   expect((await keep(undone)).kept).toHaveLength(1);
+  expect(await traces()).toEqual(after);
+  const both = entry('undone', { undoes: row!.id === one.id ? two.id : one.id });
+  await keep(both);
   expect(await traces()).toEqual(before);
   // Taking back twice changes nothing; taking the taking back puts it again.
   await keep(entry('undone', { undoes: row!.id }));
   expect(await traces()).toEqual(before);
-  await keep(entry('undone', { undoes: undone.id }));
+  await keep(entry('undone', { undoes: both.id }));
   expect(await traces()).toEqual(after);
 });
 
@@ -112,7 +119,7 @@ test('the desk writes to the same log, and the Stand’s state rebuilt from it i
     select pass, cone_id, stabilise from step_sewn where quilt_id = ${quiltId}
       and id not in (select id from log_entry)`;
   const state = standState(
-    steps.map((s) => ({ ...s, stitches: 0, bobbinM: 0, topM: 0 })),
+    steps.map((s) => ({ ...s, zones: [] })),
     begunWith.map((s) => `${s.pass} ${s.coneId} ${s.stabilise ? 'stabilise' : 'fill'}`),
     await readEntries(base.sql, quiltId),
   );

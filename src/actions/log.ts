@@ -1,25 +1,31 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601 } from 'class-validator';
+import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601, isUUID } from 'class-validator';
 import { FAULT_WAYS, type FaultWay } from '@/core/fields/lists';
 import { NEEDLE_SIZES, EYES, POINTS, type Eye, type Point } from '@/core/tables/needles';
-import { contains } from '@/core/geometry/polygon';
-import { needleLife } from '@/core/needle/life';
-import { isSewn } from '@/core/plan/begun';
-import { LOG_KINDS, type LogEntry, type LogKind } from '@/core/stand/log';
+import { happenedMs, LOG_KINDS, type LogEntry, type LogKind, type Setting, SETTINGS } from '@/core/log/entry';
 import { symptoms } from '@/core/tables/symptoms';
-import { deleteFault, insertFault, setFaultState } from '@/data/faults';
-import { hasEntry, insertEntry, lockLog, readEntry } from '@/data/log';
-import { readFittedIn, refitNeedle, unfitNeedle } from '@/data/needles';
-import { lockQuilt } from '@/data/quilts';
-import { actAs } from '@/data/receipts';
+import { readCone } from '@/data/cones';
+import { insertFault, readFault } from '@/data/faults';
+import {
+  EFFECTIVE,
+  hasEntry,
+  insertBasis,
+  insertEntry,
+  lockLog,
+  readClock,
+  readEntry,
+  setClock,
+} from '@/data/log';
+import { lockQuilt, readQuilt } from '@/data/quilts';
+import { wholeOrNothing } from '@/data/receipts';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
-import { noteStep, readPlan, takeStepBack } from './plan';
-import { faultSetup } from './fault-setup';
-import { type QuiltView, readQuiltView } from './quilt-view';
+import { placeOfFault } from './fault-place';
+import { basisOf, followLog, type Planned, plannedOf, readForLog } from './log-effects';
+import { readQuiltView } from './quilt-view';
 import { unreadable } from './readable';
 import { done, refuse, type Result } from './result';
-import { EachText, Id, Maybe, Num, OneOf, Text, Whole, Yes } from './rules';
+import { EachId, EachText, Id, Maybe, Num, NumOrText, OneOf, Text, Whole, Yes } from './rules';
 import { inWords } from './save';
 import { check } from './validate';
 
@@ -55,6 +61,18 @@ export class Entry {
   @Maybe() @Whole(0, 3, 'Severity') severity?: number;
   @Maybe() @Id('This fault is not known.') faultId?: string;
   @Maybe() @Text(2000) note?: string;
+  @Maybe() @Yes() coated?: boolean;
+  @Maybe() @OneOf(SETTINGS, `What can be set is one of ${SETTINGS.join(', ')}.`) setting?: Setting;
+  @Maybe() @NumOrText(60, 'The value') from?: string | number;
+  @Maybe() @NumOrText(60, 'The value') to?: string | number;
+  @Maybe()
+  @IsArray({ message: 'Name the zones as a list.' })
+  @ArrayMaxSize(200, { message: 'That is more zones than a quilt has.' })
+  @EachId('A zone is not known.')
+  zones?: string[];
+  @Maybe() @Num(0.1, 2000, 'Metres wound') woundM?: number;
+  @Maybe() @Num(0, 10_000_000, 'Stitches') stitches?: number;
+  @Maybe() @Id('This photograph is not known.') photographId?: string;
   @Maybe() @Yes() away?: boolean;
   @Maybe() @Id('Name the entry that is taken back by its id.') undoes?: string;
 }
@@ -78,15 +96,44 @@ export async function keepEntries(
   context: Context,
   device: string,
   entries: readonly unknown[],
+  sentAt?: string,
 ): Promise<LogAnswer> {
+  const ahead = await clockAhead(context.sql, device, entries, sentAt);
   const kept: string[] = [];
   const refused: LogAnswer['refused'] = [];
   for (const raw of entries) {
-    const result = await keepEntry(context, device, raw);
+    const result = await keepEntry(context, device, raw, ahead);
     if (result.ok) kept.push(result.value.id);
     else refused.push({ id: idOf(raw), reason: result.problems[0]!.message });
   }
   return { kept, refused, now: new Date().toISOString() };
+}
+
+/** A clock is called wrong from this on; less is the way of the message, milliseconds. */
+const CLOCK_MS = 2000;
+
+/**
+ * By how much a device's clock is ahead (below 0: behind): what it said the time was as it sent, against ours. A device
+ * that does not say is ahead at least by what its newest entry lies in our future. Kept by the device, so that all its
+ * entries are moved alike and keep their order.
+ */
+async function clockAhead(
+  sql: Sql,
+  device: string,
+  entries: readonly unknown[],
+  sentAt: string | undefined,
+): Promise<number> {
+  const now = Date.now();
+  const known = await readClock(sql, device);
+  const newest = Math.max(
+    ...entries.map((e) => Date.parse(String((e as { at?: unknown } | null)?.at)) || 0),
+    0,
+  );
+  const told = Date.parse(sentAt ?? '');
+  const seen = Number.isFinite(told) ? told - now : Math.max(known, newest - now);
+  const ahead = Math.abs(seen) < CLOCK_MS ? 0 : Math.abs(seen - known) < CLOCK_MS ? known : Math.round(seen);
+  if (ahead !== known && Math.abs(ahead) < 1e13) await setClock(sql, device, ahead);
+  return ahead;
 }
 
 /** The fields an entry has a rule for. */
@@ -112,6 +159,7 @@ export async function keepEntry(
   context: Context,
   device: string,
   raw: unknown,
+  aheadMs = 0,
 ): Promise<Result<{ id: string }>> {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return refuse('An entry is an object with id, at, kind and quiltId.');
@@ -124,15 +172,18 @@ export async function keepEntry(
   if (!(at >= Date.parse(OLDEST) && at <= Date.parse(NEWEST)))
     return refuse('This time lies too far off.', 'at');
   try {
-    return (await context.sql.begin(async (tx) => {
-      await actAs(tx, context.actor.id);
-      const answer = await addTo(tx, context, device, { ...entry, at: new Date(at).toISOString() });
-      // Nothing of a refused entry may stay.
-      if (!answer.ok) throw new Refused(answer);
-      return answer;
-    })) as Result<{ id: string }>;
+    return await wholeOrNothing<Result<{ id: string }>>(
+      context.sql,
+      context.actor.id,
+      (tx) =>
+        addTo(tx, device, {
+          ...entry,
+          at: new Date(at).toISOString(),
+          happenedAt: new Date(Math.min(at - aheadMs, Date.now())).toISOString(),
+        }),
+      (answer) => answer.ok,
+    );
   } catch (error) {
-    if (error instanceof Refused) return error.answer;
     return inWords(error, {
       log_entry_quilt_id_fkey: ['quiltId', 'This quilt is not known.'],
       fault_zone_id_fkey: ['zoneId', 'This zone is not known.'],
@@ -140,121 +191,97 @@ export async function keepEntry(
   }
 }
 
-class Refused extends Error {
-  constructor(readonly answer: Extract<Result<never>, { ok: false }>) {
-    super('refused');
-  }
-}
-
-/** Adds an entry within a transaction, with what it changes. */
-export async function addTo(
-  tx: Sql,
-  context: Context,
-  device: string,
-  entry: LogEntry,
-): Promise<Result<{ id: string }>> {
+/**
+ * Adds an entry within a transaction, with what it changes: what it says is looked at, it is written, and the studio's
+ * tables are brought to what the log now comes to.
+ */
+export async function addTo(tx: Sql, device: string, entry: LogEntry): Promise<Result<{ id: string }>> {
   const held = await lockQuilt(tx, entry.quiltId);
   if (held.length === 0) return refuse('This quilt is not known.', 'quiltId');
   // Whoever sent it first has held the quilt until it was safe.
   if (await hasEntry(tx, entry.id)) return done({ id: entry.id });
-  const changed = await CHANGES[entry.kind]?.(tx, context, entry);
-  if (changed && !changed.ok) return changed;
+  const effect = await EFFECTS[entry.kind]?.(tx, entry);
+  if (effect && !effect.ok) return effect;
   await lockLog(tx);
   if (!(await insertEntry(tx, device, entry)))
     return refuse('This id stands for an entry of another quilt.', 'id');
+  await effect?.value?.write();
+  if (EFFECTIVE.includes(entry.kind))
+    await followLog(tx, entry.quiltId, held[0]!.machineId, effect?.value?.planned);
   return done({ id: entry.id });
 }
 
-type Change = (tx: Sql, context: Context, e: LogEntry) => Promise<Result<unknown> | void>;
+/** What an entry writes once, beside itself: looked at first, written after it, so that it can carry its id. */
+type Effect = (
+  tx: Sql,
+  e: LogEntry,
+) => Promise<Result<{ write: () => Promise<unknown>; planned?: Planned } | undefined>>;
 
-/** What an entry changes besides being kept. What only the Stand reckons with changes nothing. */
-const CHANGES: Partial<Record<LogKind, Change>> = {
-  async 'step-done'(tx, context, e) {
+const EFFECTS: Partial<Record<LogKind, Effect>> = {
+  async 'step-done'(tx, e) {
     if (e.pass === undefined || !e.thread) return refuse('Say which pass and which thread are done.', 'pass');
-    const view = await readQuiltView(tx, e.quiltId);
-    const read = await readPlan(tx, view!);
+    const { view, read } = await readForLog(tx, e.quiltId);
+    if (view.quilt.handedBackOn) return refuse('This quilt has gone home. Bring it back first.', 'quiltId');
     const step = read.steps.find(
       (s) => s.pass === e.pass && s.thread === e.thread && s.stabilise === (e.stabilise ?? false),
     );
     if (!step) return refuse('The plan of this quilt has no such step.', 'pass');
-    // Done on two devices: it counts once.
-    if (isSewn(step, view!.quilt.sewn)) return;
-    const minutes = e.minutes !== undefined && e.minutes >= 0.5 ? e.minutes : null;
-    await noteStep(tx, view!, read, step, minutes, context.now, e.id);
+    return done({
+      write: () => insertBasis(tx, e.id, e.quiltId, basisOf(view, read, step)).execute(),
+      planned: plannedOf(read),
+    });
   },
-  async 'needle-changed'(tx, _, e) {
-    if (!e.nm) return;
-    const view = await readQuiltView(tx, e.quiltId);
-    const machineId = view!.quilt.machineId;
-    const before = await readFittedIn(tx, machineId);
-    const kind = {
-      nm: e.nm,
-      eye: (e.eye ?? before?.eye ?? 'standard') as Eye,
-      point: (e.point ?? before?.point ?? 'sharp') as Point,
-      coated: false,
-    };
-    await refitNeedle(tx, e.id, machineId, kind, needleLife([], false));
+  async 'thread-changed'(tx, e) {
+    const cone = e.to ?? e.thread;
+    // Another program may tell that a thread was changed without saying which: kept, and nothing follows from it.
+    if (cone === undefined) return done(undefined);
+    if (typeof cone !== 'string' || !isUUID(cone) || !(await readCone(tx, cone)))
+      return refuse('Say which thread is on the machine now: one of the shelf.', 'to');
+    return done(undefined);
   },
-  async fault(tx, _, e) {
+  async 'bobbin-changed'(tx, e) {
+    if (e.thread && !(isUUID(e.thread) && (await readCone(tx, e.thread))))
+      return refuse('The thread on this bobbin is not on the shelf.', 'thread');
+    return done(undefined);
+  },
+  async fault(tx, e) {
     const seen = e.symptoms ?? [];
     if (seen.length === 0) return refuse('Say what was seen.', 'symptoms');
     const strange = seen.find((s) => !symptoms.find(s));
     if (strange) return refuse(`“${strange}” is no sign that is known here.`, 'symptoms');
-    const view = await readQuiltView(tx, e.quiltId, 'its cards');
-    const [x, y] = [e.xIn, e.yIn];
-    const under =
-      x !== undefined && y !== undefined ? view!.zones.find((z) => contains(z.geometry, [x, y])) : undefined;
-    const zoneId = e.zoneId ?? under?.id ?? zoneOfStep(view!, e)?.id ?? null;
-    await insertFault(tx, {
-      id: e.id,
-      quiltId: e.quiltId,
-      zoneId,
-      xIn: e.xIn ?? null,
-      yIn: e.yIn ?? null,
-      pass: e.pass ?? null,
-      direction: (e.direction ?? null) as FaultWay | null,
-      note: e.note ?? '',
-      symptoms: seen,
-      severity: e.severity ?? null,
-      noticedAt: new Date(e.at),
-      known: await faultSetup(tx, view!, zoneId),
-    });
+    const view = (await readQuiltView(tx, e.quiltId, 'its cards'))!;
+    const place = await placeOfFault(tx, view, e);
+    const write = () =>
+      insertFault(tx, {
+        id: e.id,
+        quiltId: e.quiltId,
+        zoneId: place.zoneId,
+        xIn: e.xIn ?? null,
+        yIn: e.yIn ?? null,
+        pass: e.pass ?? null,
+        direction: (e.direction ?? null) as FaultWay | null,
+        note: e.note ?? '',
+        symptoms: seen,
+        severity: e.severity ?? null,
+        noticedAt: new Date(happenedMs(e)),
+        known: place.known,
+        on: place.on,
+        photographId: e.photographId ?? null,
+      });
+    return done({ write });
   },
-  async 'fault-mended'(tx, _, e) {
-    if (!e.faultId || !(await setFaultState(tx, e.faultId, 'mended')))
-      return refuse('This fault is not known.', 'faultId');
+  async 'fault-mended'(tx, e) {
+    const fault = e.faultId ? await readFault(tx, e.faultId) : null;
+    if (fault?.quiltId !== e.quiltId) return refuse('This fault is not known.', 'faultId');
+    return done(undefined);
   },
-  async undone(tx, context, e) {
+  async undone(tx, e) {
     const other = e.undoes ? await readEntry(tx, e.undoes) : null;
     if (!other || other.quiltId !== e.quiltId)
       return refuse('What is to be taken back is not here.', 'undoes');
-    await TAKEN_BACK[other.kind]?.(tx, context, other);
-  },
-};
-
-/** The zone of a fault that was given no place: the one its step was sewn in, where it was only one. */
-function zoneOfStep({ zones, setups }: QuiltView, e: LogEntry) {
-  const own = e.thread ? zones.filter((z) => setups.get(z.id)?.topId === e.thread) : [];
-  return own.length === 1 ? own[0] : undefined;
-}
-
-/** What taking an entry back changes. */
-const TAKEN_BACK: Partial<Record<LogKind, Change>> = {
-  async 'step-done'(tx, _, e) {
-    await takeStepBack(tx, e.quiltId, e.id);
-  },
-  async 'needle-changed'(tx, _, e) {
-    await unfitNeedle(tx, e.id);
-  },
-  async fault(tx, _, e) {
-    await deleteFault(tx, e.id);
-  },
-  async 'fault-mended'(tx, _, e) {
-    if (e.faultId) await setFaultState(tx, e.faultId, 'open');
-  },
-  async undone(tx, context, e) {
-    // What was taken back stands again.
-    const again = e.undoes ? await readEntry(tx, e.undoes) : null;
-    if (again) await CHANGES[again.kind]?.(tx, context, again);
+    const quilt = await readQuilt(tx, e.quiltId);
+    if (quilt?.handedBackOn && EFFECTIVE.includes(other.kind))
+      return refuse('This quilt has gone home. Bring it back first.', 'undoes');
+    return done(undefined);
   },
 };

@@ -1,8 +1,7 @@
 import sharp from 'sharp';
 import { thisContext } from './context';
 import { isSewn } from '@/core/plan/begun';
-import { minutesRange } from '@/core/hours/sum';
-import { wholeSteps } from '@/core/plan/steps';
+import { minutesOfSteps } from '@/core/hours/sum';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { readConeUses } from '@/data/cones';
 import { readIntake, readPhotographBytes, readPhotographs } from '@/data/intakes';
@@ -14,7 +13,8 @@ import { loadDemo } from '@/demo/load';
 import { calendarCsv, calendarIcs, setDays, readCalendar } from './calendar';
 import { addPhotograph, beginIntake, keepIntake, removePhotograph } from './intakes';
 import { saveMap } from './map';
-import { fixPlan, logStep, putOnFrame, readPlan, setOrder, PRICES } from './plan';
+import { readPlan } from './plan';
+import { fixPlan, logStep, putOnFrame, setOrder, setZoneOrder } from './plan-commands';
 import { readQuiltView } from './quilt-view';
 import { readRackView } from './rack';
 import { key, paths, value } from './testing/answers';
@@ -36,9 +36,10 @@ test('every demo quilt has a map that covers it and a plan with passes and hours
   const quilts = await base.sql<{ id: string }[]>`select id from quilt`;
   for (const { id } of quilts) {
     const view = (await readQuiltView(base.sql, id))!;
-    const { plan, belief } = await readPlan(base.sql, view);
+    const { plan, left, belief } = await readPlan(base.sql, view);
     expect(plan.passes!.passes).toBeGreaterThan(0);
-    const hours = minutesRange(wholeSteps(plan, PRICES.changeMin), belief);
+    if (view.quilt.step === 'hand-back') continue;
+    const hours = minutesOfSteps(left, belief);
     expect(hours.low).toBeLessThan(hours.mid);
     expect(hours.mid).toBeLessThan(hours.high);
     const saved = await saveMap(thisContext(), {
@@ -83,7 +84,7 @@ describe('the plan', () => {
     const other = await quiltNamed('Long Gallery');
     expect(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' })).toMatchObject({
       ok: false,
-      problems: [{ message: 'Another quilt is on this frame. Take it off first.' }],
+      problems: [{ path: 'insteadOf', message: 'Harbour Lights is on this frame. Take it off first?' }],
     });
     const q = await quiltNamed('Harbour Lights');
     const step = await nextStep(q.id);
@@ -98,8 +99,38 @@ describe('the plan', () => {
     expect(paths(await logStep(thisContext(), { ...form, key: key(), minutes: 0 }))).toEqual(['minutes']);
     const topId = step.thread;
     expect((await readConeUses(base.sql, topId)).some((u) => u.why === 'pass' && u.metres < 0)).toBe(true);
-    value(await putOnFrame(thisContext(), { key: key(), quiltId: q.id, where: 'off' }));
-    value(await putOnFrame(thisContext(), { key: key(), quiltId: other.id, where: 'on' }));
+    const instead = { key: key(), quiltId: other.id, where: 'on', insteadOf: q.id };
+    value(await putOnFrame(thisContext(), instead));
+    expect((await quiltNamed('Harbour Lights')).onFrameSince).toBeNull();
+    expect((await quiltNamed('Long Gallery')).onFrameSince).not.toBeNull();
+  });
+  test('zones inside a step are kept as they are laid, and given back', async () => {
+    const q = await quiltNamed('Harbour Lights');
+    const read = async () => (await readPlan(base.sql, (await readQuiltView(base.sql, q.id))!)).steps;
+    const step = (await read()).find((s) => s.zones.length > 1)!;
+    const zones = step.zones.map((z) => z.id);
+    const form = { quiltId: q.id, pass: step.pass, thread: step.thread, stabilise: step.stabilise };
+    const back = [...zones].reverse();
+    value(
+      await setZoneOrder(thisContext(), {
+        ...form,
+        key: key(),
+        version: (await quiltNamed(q.name)).version,
+        zones: back,
+      }),
+    );
+    const same = (s: typeof step) =>
+      s.pass === step.pass && s.thread === step.thread && s.stabilise === step.stabilise;
+    expect((await read()).find(same)!.zones.map((z) => z.id)).toEqual(back);
+    value(
+      await setZoneOrder(thisContext(), {
+        ...form,
+        key: key(),
+        version: (await quiltNamed(q.name)).version,
+        zones: [],
+      }),
+    );
+    expect((await read()).find(same)!.zones.map((z) => z.id)).toEqual(zones);
   });
 });
 
@@ -221,8 +252,11 @@ describe('what is left', () => {
     const calendar = (await readCalendar(base.sql, today))!;
     expect(rack.filter((r) => r.quilt.sewn.length > 0).length).toBeGreaterThan(1);
     for (const { quilt, hoursLeft } of rack.filter((r) => r.quilt.step !== 'hand-back')) {
-      const { plan, share, belief } = await readPlan(base.sql, (await readQuiltView(base.sql, quilt.id))!);
-      const { mid } = minutesRange(wholeSteps(plan, PRICES.changeMin, 1 - share), belief);
+      const { steps, left, belief } = await readPlan(base.sql, (await readQuiltView(base.sql, quilt.id))!);
+      const { mid } = minutesOfSteps(left, belief);
+      // The sum of what the steps say, loading and taking off besides.
+      const open = steps.filter((s) => !isSewn(s, quilt.sewn)).reduce((sum, s) => sum + s.minutes, 0);
+      expect(mid).toBeGreaterThan(open);
       expect(hoursLeft.value).toBeCloseTo(mid / 60, 6);
       expect(calendar.jobs.find((j) => j.quilt.id === quilt.id)!.hours.mid).toBeCloseTo(mid / 60, 6);
     }

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { type Field, choiceWords, rangeWords } from '@/core/fields/field';
+import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -10,6 +11,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -18,6 +20,9 @@ import {
   MaxLength,
   Min,
   MinLength,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested,
 } from 'class-validator';
 
 /**
@@ -57,6 +62,22 @@ export const Text = (most: number): Rule =>
   );
 export const OneOf = (ids: readonly (string | number | null)[], ask: string): Rule =>
   all(IsIn([...ids], { message: ask }));
+/** A number, or a short text: what was set, whatever it was. */
+export const NumOrText = (most: number, noun: string): Rule => {
+  const message = `${noun} must be a number or a short text.`;
+  return all(
+    ValidateIf((_, v) => v !== undefined) as Rule,
+    ValidateBy({
+      name: 'numberOrText',
+      validator: {
+        validate: (v: unknown) =>
+          (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) < 1e9) ||
+          (typeof v === 'string' && v.length <= most),
+        defaultMessage: () => message,
+      },
+    }) as Rule,
+  );
+};
 export const Yes = (): Rule => all(IsBoolean({ message: 'Say yes or no.' }));
 export const Id = (ask: string): Rule => all(IsUUID(undefined, { message: ask }));
 /** A list of ids, or of texts; the list's own size is ruled beside it. */
@@ -74,6 +95,24 @@ export const EachNum = (low: number, high: number, noun: string): Rule => {
     Max(high, range),
   );
 };
+/**
+ * A list whose every entry is a form of its own. An entry that is nothing at all (a hole in the list) is told as what it
+ * is: the library would pass it by, and the act would fall over it.
+ */
+export const EachOf = (form: () => new () => object): Rule => {
+  const hole = {
+    each: true,
+    message: 'Something is missing in this list. Reload the page; nothing was stored.',
+  };
+  return all(IsObject(hole), Type(form) as Rule, ValidateNested({ each: true }) as Rule);
+};
+/** A form within a form. */
+export const PartOf = (form: () => new () => object): Rule =>
+  all(
+    IsObject({ message: 'This part of the form is missing. Reload the page; nothing was stored.' }),
+    Type(form) as Rule,
+    ValidateNested() as Rule,
+  );
 /** A measure taken in three places, inches. */
 export const ThreeOf = (many: string, each: string): Rule => {
   const three = { message: `Measure three ${many}.` };

@@ -13,7 +13,7 @@ import * as intakes from './intakes';
 import * as machines from './machines';
 import { saveMap } from './map';
 import * as needles from './needles';
-import * as plans from './plan';
+import * as plans from './plan-commands';
 import * as preferences from './preferences';
 import * as quilts from './quilts';
 import { mishap } from './mishaps';
@@ -129,6 +129,8 @@ export const fixPlanAction = async (input: unknown) =>
   afterwards('fixPlan', () => plans.fixPlan(thisContext(), input));
 export const setOrderAction = async (input: unknown) =>
   afterwards('setOrder', () => plans.setOrder(thisContext(), input));
+export const setZoneOrderAction = async (input: unknown) =>
+  afterwards('setZoneOrder', () => plans.setZoneOrder(thisContext(), input));
 export const logStepAction = async (input: unknown) =>
   afterwards('logStep', () => plans.logStep(thisContext(), input));
 export const handBackAction = async (input: unknown) =>

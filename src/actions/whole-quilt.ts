@@ -58,21 +58,9 @@ export const chooseWhole = (context: Context, input: unknown): Promise<Result<{ 
     if (!from) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     for (const [i, card] of form.cards.entries()) {
       const written = await writeCard(tx, from, card);
+      // Half a quilt of new cards would be worse than none: what was written before goes with the refusal.
       if (!written.ok)
-        throw new Refused({
-          ...written,
-          problems: written.problems.map((p) => ({ ...p, path: `cards.${i}` })),
-        });
+        return { ...written, problems: written.problems.map((p) => ({ ...p, path: `cards.${i}` })) };
     }
     return done({ cards: form.cards.length });
-  }).catch((error: unknown) => {
-    if (error instanceof Refused) return error.answer;
-    throw error;
   });
-
-/** Thrown so that the transaction is rolled back: half a quilt of new cards would be worse than none. */
-class Refused extends Error {
-  constructor(readonly answer: Extract<Result<never>, { ok: false }>) {
-    super('One card could not be written.');
-  }
-}

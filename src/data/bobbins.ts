@@ -38,3 +38,39 @@ export const upsertBobbins = (
   insert into bobbin_stock (id, cone_id, kind, metres_each, count)
   values (${id}, ${b.coneId}, ${b.kind}, ${b.metresEach}, ${b.count})
   on conflict (cone_id, kind, metres_each) do update set count = excluded.count`;
+
+/** The bobbins that entries of a quilt took off the tray, by the entry; without a stock: none was there. */
+export const readTakenBobbins = (
+  sql: Sql,
+  quiltId: string,
+): Promise<{ entryId: string; stockId: string | null }[]> => sql`
+  select entry_id, stock_id from bobbin_taken where quilt_id = ${quiltId}`;
+
+/** Takes a bobbin of a thread off the tray for an entry: one wound here first, the fullest. False when there is none. */
+export async function takeBobbin(
+  sql: Sql,
+  entryId: string,
+  quiltId: string,
+  coneId: string | null,
+): Promise<boolean> {
+  const [row] = await sql<{ id: string }[]>`
+    update bobbin_stock set count = count - 1, version = version + 1 where id = (
+      select id from bobbin_stock where cone_id = ${coneId} and count > 0
+      order by kind desc, metres_each desc limit 1 for update) returning id`;
+  await sql`insert into bobbin_taken (entry_id, quilt_id, stock_id) values (${entryId}, ${quiltId}, ${row?.id ?? null})`;
+  return row !== undefined;
+}
+
+/** Puts a bobbin back on the tray: the entry that took it does not stand. */
+export async function untakeBobbin(sql: Sql, entryId: string): Promise<void> {
+  await sql`
+    with gone as (delete from bobbin_taken where entry_id = ${entryId} returning stock_id)
+    update bobbin_stock b set count = count + 1, version = version + 1 from gone where b.id = gone.stock_id`;
+}
+
+/** How many bobbins of each thread are on the tray. */
+export async function readTray(sql: Sql): Promise<Map<string, number>> {
+  const rows = await sql<{ coneId: string; n: number }[]>`
+    select cone_id, sum(count)::int as n from bobbin_stock where count > 0 group by cone_id`;
+  return new Map(rows.map((r) => [r.coneId, r.n]));
+}

@@ -20,13 +20,6 @@ const onACard = (sql: Sql) => sql`
 export const readShelf = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} where archived_at is null or ${onACard(sql)} order by line, colour`;
 
-/** The cones that setting cards of quilts not yet handed back name, put away or not; by line and colour. */
-export const readCardCones = (sql: Sql): Promise<Cone[]> => sql<Cone[]>`
-  ${selectCone(sql)} where id in (
-    select unnest(array[s.top_id, s.bobbin_id]) from quilt q join zone z on z.quilt_id = q.id
-    join setup s on s.zone_id = z.id where q.handed_back_on is null)
-  order by line, colour`;
-
 /** The cones that the cards of one quilt name, put away or not. */
 export const readConesOf = (sql: Sql, quiltId: string): Promise<Cone[]> => sql<Cone[]>`
   ${selectCone(sql)} where id in (
@@ -103,35 +96,42 @@ export async function setRemaining(
     select gen_random_uuid(), id, ${m} - coalesce(remaining_m, ${m}), ${source === 'logged' ? 'set' : source}, ${m}, ${note}
     from cone where id = ${id}`;
   await sql`
-    update cone set remaining_m = ${m}, remaining_source = ${source}, remaining_at = now(), version = version + 1
+    update cone set remaining_m = ${m}, remaining_source = ${source}, remaining_at = now(), version = version + 1,
+      counted_m = ${m}, counted_at = now(), counted_source = ${source}
     where id = ${id}`;
 }
 
-/** Takes metres off a cone (or gives them back, below 0); what remains never falls below nothing. */
-export async function takeMetres(
-  sql: Sql,
-  id: string,
-  metres: number,
-  why: ConeUse['why'],
-  note: string,
-  stepId: string | null = null,
-): Promise<void> {
-  await sql`
-    insert into cone_use (id, cone_id, metres, why, left_m, note, step_id)
-    select gen_random_uuid(), id, ${-metres}, ${why}, greatest(0, remaining_m - ${metres}), ${note}, ${stepId}
-    from cone where id = ${id}`;
-  await sql`
-    update cone set remaining_m = greatest(0, remaining_m - ${metres}), remaining_at = now(),
-      remaining_source = case when remaining_m is null then null else 'logged' end, version = version + 1
-    where id = ${id}`;
+/** What came off a cone: why, when, and the entry of the log that says so, if one does. */
+export interface Taken {
+  coneId: string;
+  metres: number;
+  why: ConeUse['why'];
+  note: string;
+  entryId?: string | null;
+  at?: Date;
 }
+
+/** Notes metres taken off a cone; what is left on it is reckoned anew from its last count, and never below nothing. */
+export async function takeMetres(sql: Sql, t: Taken): Promise<void> {
+  await sql`
+    insert into cone_use (id, cone_id, metres, why, left_m, note, entry_id, at)
+    select gen_random_uuid(), id, ${-t.metres}, ${t.why}, greatest(0, remaining_m - ${t.metres}), ${t.note},
+           ${t.entryId ?? null}, ${t.at ?? sql`now()`}
+    from cone where id = ${t.coneId}`;
+  await recountCone(sql, t.coneId);
+}
+
+/** Takes out what an entry took off the cones: what was there before is there again. */
+export async function untakeMetres(sql: Sql, entryId: string): Promise<void> {
+  const rows = await sql<
+    { coneId: string }[]
+  >`delete from cone_use where entry_id = ${entryId} returning cone_id`;
+  for (const id of new Set(rows.map((r) => r.coneId))) await recountCone(sql, id);
+}
+
+const recountCone = (sql: Sql, id: string) => sql`select recount_cone(${id})`;
 
 /** The newest entries of a cone's ledger. */
 export const readConeUses = (sql: Sql, coneId: string, limit = 20): Promise<ConeUse[]> => sql<ConeUse[]>`
   select id, metres, why, left_m, note, at from cone_use
   where cone_id = ${coneId} order by at desc, id limit ${limit}`;
-
-/** What a step took off the cones, by cone; metres above 0. */
-export const readTakenBy = (sql: Sql, stepId: string): Promise<{ coneId: string; metres: number }[]> => sql`
-  select cone_id, -sum(metres) as metres from cone_use where step_id = ${stepId} group by cone_id
-  having sum(metres) < 0`;

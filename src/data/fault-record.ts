@@ -9,21 +9,19 @@ export interface SewnInPass {
   needleNm: number;
   stitches: number;
   at?: Date;
+  /** The sewn step it belongs to; nothing for what came in without one. */
+  stepId?: string | null;
 }
 
-/** Notes what a pass sewed in each zone; a pass logged again changes nothing. */
+/** Notes what a step sewed in each zone; noted again it changes nothing. */
 export async function insertStitches(sql: Sql, rows: readonly SewnInPass[]): Promise<void> {
   for (const r of rows)
     await sql`
-      insert into stitches_sewn (zone_id, pass, top_id, bobbin_id, needle_nm, stitches, at)
-      values (${r.zoneId}, ${r.pass}, ${r.topId}, ${r.bobbinId}, ${r.needleNm}, ${r.stitches}, ${r.at ?? new Date()})
-      on conflict (zone_id, pass) do nothing`;
+      insert into stitches_sewn (zone_id, pass, top_id, bobbin_id, needle_nm, stitches, at, step_id)
+      values (${r.zoneId}, ${r.pass}, ${r.topId}, ${r.bobbinId}, ${r.needleNm}, ${r.stitches}, ${r.at ?? new Date()},
+              ${r.stepId ?? null})
+      on conflict (zone_id, pass, step_id) do nothing`;
 }
-
-/** Takes back what was sewn in a pass with a top thread. */
-export const deleteStitches = (sql: Sql, quiltId: string, pass: number, topId: string) => sql`
-  delete from stitches_sewn s using zone z
-  where z.id = s.zone_id and z.quilt_id = ${quiltId} and s.pass = ${pass} and s.top_id = ${topId}`;
 
 /** Faults and stitches by top thread, from the tally that is kept as both are noted. */
 export async function readFaultRecord(sql: Sql): Promise<FaultRecord> {

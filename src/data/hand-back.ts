@@ -69,7 +69,7 @@ export async function readSewnOf(
   const [steps, [taken], [lost]] = await Promise.all([
     sql<SewnStep[]>`select minutes, parts, stitches from step_sewn where quilt_id = ${quiltId}`,
     sql<{ m: number }[]>`
-      select coalesce(-sum(u.metres), 0) as m from cone_use u join step_sewn s on s.id = u.step_id where s.quilt_id = ${quiltId}`,
+      select coalesce(-sum(u.metres), 0) as m from cone_use u join step_sewn s on s.id = u.entry_id where s.quilt_id = ${quiltId}`,
     sql<{ m: number }[]>`
       select coalesce(sum(e.minutes_lost), 0) as m from fault_evidence e join fault f on f.id = e.fault_id
       where f.quilt_id = ${quiltId}`,

@@ -59,28 +59,81 @@ export const addStitches = (sql: Sql, fittedId: string, stitches: number, worn: 
   update needle_fitted set stitches = greatest(0, stitches + ${stitches}), worn = greatest(0, worn + ${worn})
   where id = ${fittedId}`;
 
-/** Notes a needle put into a machine as it was done: from the drawer if it has one, from elsewhere if not. */
-export async function refitNeedle(
+/** Needles that entries of a quilt put into a machine. */
+export const readFittedByLog = (
   sql: Sql,
-  id: string,
-  machineId: string,
-  n: NeedleKind,
-  life: number,
-): Promise<void> {
-  if (await fitNeedle(sql, id, machineId, n, life)) return;
-  await sql`update needle_fitted set removed_at = now() where machine_id = ${machineId} and removed_at is null`;
-  await sql`
-    insert into needle_fitted (id, machine_id, nm, eye, point, coated, life)
-    values (${id}, ${machineId}, ${n.nm}, ${n.eye}, ${n.point}, ${n.coated}, ${life})`;
+  quiltId: string,
+): Promise<{ id: string; machineId: string; fittedAt: Date; fromDrawer: boolean }[]> => sql`
+  select f.id, f.machine_id, f.fitted_at, f.from_drawer from needle_fitted f join log_entry e on e.id = f.entry_id
+  where e.quilt_id = ${quiltId}`;
+
+/** The needle that was in a machine at a time; null when none is known. */
+export async function readFittedAt(sql: Sql, machineId: string, at: Date): Promise<FittedNeedle | null> {
+  const [row] = await sql<FittedNeedle[]>`
+    select id, machine_id, nm, eye, point, coated, stitches, worn, life, fitted_at from needle_fitted
+    where machine_id = ${machineId} and fitted_at <= ${at} order by fitted_at desc, id desc limit 1`;
+  return row ?? null;
 }
 
-/** Takes back that a needle was put in, while it has sewn nothing: the one before is in again. */
-export async function unfitNeedle(sql: Sql, id: string): Promise<void> {
-  const [row] = await sql<{ machineId: string }[]>`
-    delete from needle_fitted f where id = ${id} and removed_at is null
-      and not exists (select from step_sewn s where s.needle_fitted_id = f.id) returning machine_id`;
-  if (!row) return;
+/** Notes a needle an entry put into a machine when it was done: from the drawer if it has one, from elsewhere if not. */
+export async function fitByEntry(
+  sql: Sql,
+  entryId: string,
+  machineId: string,
+  n: NeedleKind & { life: number; at: Date },
+): Promise<void> {
+  const taken = await sql`
+    update needle set stock = stock - 1, version = version + 1
+    where nm = ${n.nm} and eye = ${n.eye} and point = ${n.point} and coated = ${n.coated} and stock > 0 returning id`;
+  // Two machines' needles of one moment would stand side by side: the place is made free first.
+  await sql`update needle_fitted set removed_at = ${n.at} where machine_id = ${machineId} and removed_at is null`;
   await sql`
-    update needle_fitted set removed_at = null where id = (
-      select id from needle_fitted where machine_id = ${row.machineId} order by removed_at desc nulls last limit 1)`;
+    insert into needle_fitted (id, machine_id, nm, eye, point, coated, life, fitted_at, entry_id, from_drawer)
+    values (${entryId}, ${machineId}, ${n.nm}, ${n.eye}, ${n.point}, ${n.coated}, ${n.life}, ${n.at}, ${entryId}, ${taken.length > 0})`;
+  await settleNeedles(sql, machineId, n.at);
+}
+
+/** Takes out a needle an entry put in: back in the drawer it came from, the one before it in the machine, with what it sewed since. */
+export async function unfitByEntry(sql: Sql, id: string): Promise<void> {
+  const [row] = await sql<(NeedleKind & { machineId: string; fromDrawer: boolean; fittedAt: Date })[]>`
+    select nm, eye, point, coated, machine_id, from_drawer, fitted_at from needle_fitted where id = ${id}`;
+  if (!row) return;
+  if (row.fromDrawer)
+    await sql`
+      update needle set stock = stock + 1, version = version + 1
+      where nm = ${row.nm} and eye = ${row.eye} and point = ${row.point} and coated = ${row.coated}`;
+  const moved = await sql<{ now: string | null; stitches: number; worn: number }[]>`
+    update step_sewn s set needle_fitted_id = (
+      select b.id from needle_fitted b where b.machine_id = ${row.machineId} and b.id <> ${id}
+        and (b.fitted_at, b.id) < (${row.fittedAt}, ${id}) order by b.fitted_at desc, b.id desc limit 1)
+    where s.needle_fitted_id = ${id} returning s.needle_fitted_id as now, s.stitches, s.worn`;
+  for (const m of moved) if (m.now) await addStitches(sql, m.now, m.stitches, m.worn);
+  await sql`delete from needle_fitted where id = ${id}`;
+  await settleNeedles(sql, row.machineId, row.fittedAt);
+}
+
+/**
+ * From a time on, the needles of a machine follow each other as they were put in, and what was sewn counts for the one
+ * that was in: an entry that comes late, or is taken back, moves what was sewn since to the right needle.
+ */
+async function settleNeedles(sql: Sql, machineId: string, from: Date): Promise<void> {
+  await sql`
+    update needle_fitted f set removed_at = n.next from (
+      select id, lead(fitted_at) over (order by fitted_at, id) as next from needle_fitted where machine_id = ${machineId}) n
+    where n.id = f.id and f.machine_id = ${machineId} and n.next is not null and f.removed_at is distinct from n.next`;
+  await sql`
+    update needle_fitted f set removed_at = null where f.removed_at is not null and f.id = (
+      select id from needle_fitted where machine_id = ${machineId} order by fitted_at desc, id desc limit 1)`;
+  const moved = await sql<{ was: string | null; now: string | null; stitches: number; worn: number }[]>`
+    update step_sewn s set needle_fitted_id = x.now from (
+      select s.id, s.needle_fitted_id as was, s.stitches, s.worn, (
+        select f.id from needle_fitted f where f.machine_id = ${machineId} and f.fitted_at <= s.at
+        order by f.fitted_at desc, f.id desc limit 1) as now
+      from step_sewn s join quilt q on q.id = s.quilt_id where q.machine_id = ${machineId} and s.at >= ${from}) x
+    where x.id = s.id and x.now is distinct from x.was
+    returning x.was, x.now, x.stitches, x.worn`;
+  for (const m of moved) {
+    if (m.was) await addStitches(sql, m.was, -m.stitches, -m.worn);
+    if (m.now) await addStitches(sql, m.now, m.stitches, m.worn);
+  }
 }

@@ -8,7 +8,7 @@ const selectQuilt = (sql: Sql) => sql`
          q.batting_id, b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
-         q.depths_in, q.order_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version,
+         q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version,
          (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')
           from step_sewn s where s.quilt_id = q.id) as sewn
   from quilt q join client c on c.id = q.client_id join batting b on b.id = q.batting_id
@@ -60,6 +60,14 @@ export const insertQuilt = (sql: Sql, q: NewQuilt) => sql`
 export const readRack = (sql: Sql): Promise<Quilt[]> => sql<Quilt[]>`
   ${selectQuilt(sql)} where q.handed_back_on is null order by q.due_on, q.name`;
 
+/** Every quilt not yet handed back, soonest first, with the mark of everything that is worked out of it. */
+export const readMarks = (sql: Sql): Promise<{ id: string; mark: string }[]> => sql`
+  select q.id, m.mark from quilt q join quilt_mark m on m.quilt_id = q.id
+  where q.handed_back_on is null order by q.due_on, q.name`;
+
+export const readQuilts = (sql: Sql, ids: readonly string[]): Promise<Quilt[]> => sql<Quilt[]>`
+  ${selectQuilt(sql)} where q.id = any(${ids as string[]})`;
+
 /** The newest quilts taken in and still here. */
 export const readTakenInLately = (
   sql: Sql,
@@ -70,7 +78,8 @@ export const readTakenInLately = (
   where q.handed_back_on is null order by q.taken_in_on desc, q.name limit ${most}`;
 
 /** Holds a quilt until the transaction ends, so that two at once follow each other. */
-export const lockQuilt = (sql: Sql, id: string) => sql`select 1 from quilt where id = ${id} for update`;
+export const lockQuilt = (sql: Sql, id: string): Promise<{ machineId: string }[]> => sql`
+  select machine_id from quilt where id = ${id} for update`;
 
 /** Fixes a quilt's passes with everything they rest on; false when it was changed meanwhile. */
 export async function updatePlan(
@@ -81,7 +90,7 @@ export async function updatePlan(
 ): Promise<boolean> {
   const rows = await sql`
     update quilt set passes = ${p.depthsIn.length}, depths_in = ${p.depthsIn as number[]}, turned = ${p.turned},
-      turn_rule = ${p.turnRule}, order_by_hand = null, begun = ${sql.json(p.begun as never)}, version = version + 1
+      turn_rule = ${p.turnRule}, order_by_hand = null, zones_by_hand = '{}', begun = ${sql.json(p.begun as never)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }
@@ -99,11 +108,50 @@ export async function updateOrder(
   return rows.length === 1;
 }
 
-/** Where a quilt stands after a step: at the frame, or quilted. */
-export const markSewn = (sql: Sql, id: string, all: boolean) => sql`
-  update quilt set step = ${all ? 'hand-back' : 'quilt'},
-    on_frame_since = case when ${all} then null else on_frame_since end, version = version + 1
-  where id = ${id}`;
+/** Keeps the zones of one step as they were laid by hand; none: back to what is worked out. False when changed meanwhile. */
+export async function updateZonesByHand(
+  sql: Sql,
+  id: string,
+  version: number,
+  step: string,
+  zones: readonly string[],
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set zones_by_hand = ${zones.length > 0 ? sql`zones_by_hand || ${sql.json({ [step]: zones as string[] })}` : sql`zones_by_hand - ${step}::text`},
+      version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/**
+ * Where a quilt stands after its log has changed: with the last step it leaves the frame, and when that is taken back it
+ * is on it again, unless another is on it by now; with nothing sewn any more it stands where it did before.
+ */
+export const markSewn = (sql: Sql, id: string, sewn: 'all' | 'some' | 'none') =>
+  sewn === 'all'
+    ? sql`
+        update quilt set step = 'hand-back', on_frame_since = null, version = version + 1,
+          moved_by_log = moved_by_log
+            || case when on_frame_since is null then '{}' else jsonb_build_object('since', on_frame_since) end
+            || case when step in ('quilt', 'hand-back') then '{}' else jsonb_build_object('step', step) end
+        where id = ${id}`
+    : sql`
+        update quilt q set version = version + 1,
+          step = case when ${sewn === 'none'} then coalesce(moved_by_log ->> 'step', 'quilt') else 'quilt' end,
+          moved_by_log = case when ${sewn === 'none'} then '{}' else (moved_by_log - 'since')
+            || case when step in ('quilt', 'hand-back') then '{}' else jsonb_build_object('step', step) end end,
+          on_frame_since = coalesce(on_frame_since, case when not exists (
+            select from quilt o where o.machine_id = q.machine_id and o.on_frame_since is not null and o.id <> q.id)
+            then (moved_by_log ->> 'since')::date end)
+        where id = ${id}`;
+
+/** The other quilt that is on the frame of this one's machine; null when it is free. */
+export async function readFramed(sql: Sql, id: string): Promise<{ id: string; name: string } | null> {
+  const [row] = await sql<{ id: string; name: string }[]>`
+    select o.id, o.name from quilt q join quilt o on o.machine_id = q.machine_id and o.on_frame_since is not null
+    where q.id = ${id} and o.id <> q.id`;
+  return row ?? null;
+}
 
 /** Puts a quilt on the frame of its machine, or takes it off. */
 export const setOnFrame = (sql: Sql, id: string, on: boolean) => sql`

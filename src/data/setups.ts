@@ -18,11 +18,12 @@ function asSetup({ restsOnNow, ...s }: Row): ChosenSetup {
       };
 }
 
-const selectSetup = (sql: Sql) => sql`
+/** @param proofs whether it is asked what each proof rests on now; without, none is told. */
+const selectSetup = (sql: Sql, proofs = true) => sql`
   select distinct on (s.zone_id) s.id, s.zone_id, s.version, s.top_id, s.bobbin_id, s.needle_nm, s.needle_eye,
          s.needle_point, s.foot, s.spi, s.mode, s.idle_spm, s.max_in_per_s, s.hand_in_per_s, s.top_gf, s.bobbin_gf, s.ratio,
          s.ratio_sd, s.ratio_model, s.chosen_at, p.top_gf as proven_top_gf, p.bobbin_gf as proven_bobbin_gf, p.proven_at,
-         p.rested_on, case when p.setup_id is not null then rests_on(s.id) end as rests_on_now,
+         p.rested_on, ${proofs ? sql`case when p.setup_id is not null then rests_on(s.id) end` : sql`null::jsonb`} as rests_on_now,
          (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
   from setup s left join proof p on p.setup_id = s.id`;
 
@@ -34,10 +35,18 @@ export async function readSetups(sql: Sql, quiltId: string): Promise<ChosenSetup
   return rows.map(asSetup);
 }
 
-/** The standing set-ups of every zone of every quilt not yet handed back. */
-export async function readOpenSetups(sql: Sql): Promise<ChosenSetup[]> {
+/** The cards alone, without asking whether what was tested still holds. */
+export async function readCards(sql: Sql, quiltId: string): Promise<ChosenSetup[]> {
   const rows = await sql<Row[]>`
-    ${selectSetup(sql)} join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id and q.handed_back_on is null
+    ${selectSetup(sql, false)} join zone z on z.id = s.zone_id where z.quilt_id = ${quiltId}
+    order by s.zone_id, s.version desc`;
+  return rows.map(asSetup);
+}
+
+/** The standing set-ups of every zone of several quilts. */
+export async function readSetupsOf(sql: Sql, quiltIds: readonly string[]): Promise<ChosenSetup[]> {
+  const rows = await sql<Row[]>`
+    ${selectSetup(sql)} join zone z on z.id = s.zone_id where z.quilt_id = any(${quiltIds as string[]})
     order by s.zone_id, s.version desc`;
   return rows.map(asSetup);
 }

@@ -15,15 +15,17 @@ export interface NewStep {
   /** What it wore of the needle, in stitches through plain cotton. */
   worn?: number;
   at?: Date;
+  /** Its effect as it was written, to see whether it still is what the log says. */
+  applied?: string;
 }
 
 /** Notes a step as sewn; false when it, or its whole pass, was sewn before. */
 export async function insertStep(sql: Sql, s: NewStep): Promise<boolean> {
   const rows = await sql`
-    insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, worn, at)
+    insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, worn, at, applied)
     select ${s.id}, ${s.quiltId}, ${s.pass}, ${s.coneId}, ${s.stabilise}, ${s.minutes},
            ${s.parts && sql.json(s.parts as never)}, ${s.stitches}, ${s.needleFittedId},
-           ${s.worn ?? 0}, ${s.at ?? new Date()}
+           ${s.worn ?? 0}, ${s.at ?? new Date()}, ${s.applied ?? null}
     where not exists (select 1 from step_sewn where quilt_id = ${s.quiltId} and pass = ${s.pass} and cone_id is null)
     on conflict do nothing returning id`;
   return rows.length === 1;
@@ -37,22 +39,28 @@ export const readLoggedSteps = (
   select id, minutes, parts, at from step_sewn
   where minutes is not null and parts is not null and not left_out order by at desc limit ${most}`;
 
-/** A sewn step as it is taken back; null when there is none under that id. */
-export async function deleteStep(
-  sql: Sql,
-  id: string,
-): Promise<{
+/** A step as the tables have it. */
+export interface StoredStep {
+  id: string;
   pass: number;
   coneId: string | null;
+  stabilise: boolean;
   stitches: number;
   worn: number;
   needleFittedId: string | null;
-} | null> {
-  const [row] = await sql<
-    { pass: number; coneId: string | null; stitches: number; worn: number; needleFittedId: string | null }[]
-  >`delete from step_sewn where id = ${id} returning pass, cone_id, stitches, worn, needle_fitted_id`;
-  return row ?? null;
+  applied: string | null;
+  /** Told by an entry of the log. */
+  ofLog: boolean;
 }
+
+/** The sewn steps of a quilt. */
+export const readStepsOf = (sql: Sql, quiltId: string): Promise<StoredStep[]> => sql<StoredStep[]>`
+  select s.id, s.pass, s.cone_id, s.stabilise, s.stitches, s.worn, s.needle_fitted_id, s.applied,
+         exists (select from log_entry e where e.id = s.id) as of_log
+  from step_sewn s where s.quilt_id = ${quiltId}`;
+
+/** Takes a sewn step out, and what it sewed in each zone with it. */
+export const deleteStep = (sql: Sql, id: string) => sql`delete from step_sewn where id = ${id}`;
 
 /** Steps of a quilt that were sewn before the log began, or came in with a saved studio; without a cone: a whole pass. */
 export const readSewnBeforeLog = (

@@ -46,6 +46,8 @@ export interface Preferences {
   motifSchool: MotifSchool;
   endsSchool: 'lock' | 'bury';
   rollingSchool: 'least-time' | 'one-way' | 'down-and-up';
+  changeTroubleMin: number;
+  footSchool: 'split' | 'ruler-foot';
   tensionSchool: 'both' | 'gauge' | 'dial';
   bastingSchool: 'edges' | 'edges-and-middle';
   prewashSchool: 'ask' | 'always' | 'never';
@@ -256,7 +258,9 @@ export interface Quilt {
   turned: boolean;
   /** Depths of the passes once they are fixed. */
   depthsIn: number[] | null;
-  orderByHand: { pass: number; thread: string }[] | null;
+  orderByHand: { pass: number; thread: string; stabilise?: boolean }[] | null;
+  /** Zones inside a step as they were laid by hand, by the step. */
+  zonesByHand: Record<string, string[]>;
   backingClothIn: number | null;
   prewash: boolean;
   startsOn: string | null;

@@ -80,8 +80,8 @@ export async function buildBeside(
     const tables = await readTables(sql, schema);
     await sql.begin(async (tx) => {
       // Nothing a migration puts in is kept: the copy brings everything. Triggers would count what is counted already.
-      for (const t of [...tables].reverse()) await tx`delete from ${tx(t.name)}`;
       for (const t of tables) await tx`alter table ${tx(t.name)} disable trigger user`;
+      for (const t of [...tables].reverse()) await tx`delete from ${tx(t.name)}`;
       await fill(tx as unknown as postgres.Sql, tables);
       for (const t of tables) await tx`alter table ${tx(t.name)} enable trigger user`;
       // Numbers that count by themselves go on where the copy's ended.

@@ -18,10 +18,10 @@ const selectZones = (sql: Sql) => sql`
 export const readZones = (sql: Sql, quiltId: string): Promise<Zone[]> => sql<Zone[]>`
   ${selectZones(sql)} where z.quilt_id = ${quiltId} and z.retired_at is null order by length(z.letter), z.letter`;
 
-/** The zones of every quilt not yet handed back. */
-export const readOpenZones = (sql: Sql): Promise<Zone[]> => sql<Zone[]>`
-  ${selectZones(sql)} join quilt q on q.id = z.quilt_id and q.handed_back_on is null
-  where z.retired_at is null order by z.quilt_id, length(z.letter), z.letter`;
+/** The zones of several quilts. */
+export const readZonesOf = (sql: Sql, quiltIds: readonly string[]): Promise<Zone[]> => sql<Zone[]>`
+  ${selectZones(sql)} where z.quilt_id = any(${quiltIds as string[]}) and z.retired_at is null
+  order by z.quilt_id, length(z.letter), z.letter`;
 
 /** A cloth as it lies in a zone. */
 export type ZoneCloth = Pick<

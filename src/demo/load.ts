@@ -9,7 +9,11 @@ import { nextTension } from '@/core/tension/next';
 import { describeThread } from '@/core/thread/describe';
 import { breakGf } from '@/core/thread/thread';
 import { NOTHING_LOGGED } from '@/core/hours/factors';
-import { begin, planOf, stitchesOf } from '@/actions/plan';
+import { basisOf } from '@/actions/log-effects';
+import { planOf } from '@/actions/plan';
+import { begin } from '@/actions/plan-commands';
+import { stepEffect } from '@/core/log/effect';
+import type { LogEntry } from '@/core/log/entry';
 import { cameToOf } from '@/actions/hand-back';
 import { readHandBack, writeHandBack } from '@/data/hand-back';
 import { insertStep } from '@/data/steps';
@@ -276,20 +280,27 @@ async function fixPasses(tx: Sql, today: Date, random: Random) {
     const sewn = share === 1 ? fixed.steps.length : Math.round(fixed.steps.length * share);
     for (const [i, step] of fixed.steps.slice(0, sewn).entries()) {
       const at = subHours(until, 9 * (sewn - i) + 6);
-      const stitches = stitchesOf(fixed.plan, now.setups, step).map((x) => ({ ...x, at }));
-      await insertStitches(tx, stitches);
+      const stepId = uuidv7();
+      const minutes = Math.max(1, Math.round(step.minutes * Math.exp(0.14 + 0.2 * random.normal())));
+      // Sewn as the cards say, with nothing set otherwise at the machine.
+      const entry: LogEntry = { id: stepId, quiltId: id, kind: 'step-done', at: at.toISOString(), minutes };
+      const effect = stepEffect(basisOf(now, fixed, step), { entry, settings: new Map(), needle: null });
       await insertStep(tx, {
-        id: uuidv7(),
+        id: stepId,
         quiltId: id,
         pass: step.pass,
         coneId: step.thread,
         stabilise: step.stabilise,
-        minutes: Math.max(1, Math.round(step.minutes * Math.exp(0.14 + 0.2 * random.normal()))),
-        parts: step.parts,
-        stitches: stitches.reduce((sum, x) => sum + x.stitches, 0),
+        minutes,
+        parts: effect.parts,
+        stitches: effect.stitches,
         needleFittedId: null,
         at,
       });
+      await insertStitches(
+        tx,
+        effect.zones.map((z) => ({ ...z, pass: step.pass, at, stepId })),
+      );
     }
   }
 }

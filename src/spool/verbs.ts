@@ -4,6 +4,7 @@ import { rankColours } from '@/core/colour/rank';
 import { planCouching } from '@/core/couching/couching';
 import { density } from '@/core/density/density';
 import { chooseNeedle } from '@/core/needle/needle';
+import { FIRST_RULES, type OrderRequest, ROLLINGS } from '@/core/order/cells';
 import { planOrder } from '@/core/order/order';
 import { planPasses } from '@/core/passes/passes';
 import { planRuler } from '@/core/ruler/ruler';
@@ -260,7 +261,7 @@ export const VERBS: Record<string, Verb> = {
     planPasses,
   ),
   sequence: verb(
-    'the cheapest order of work over passes and threads',
+    'the cheapest order of work over passes and threads; rule flat leaves no unsewn band between two sewn ones',
     s.object({
       passes: { type: 'integer', minimum: 1, maximum: 500 },
       threads: s.list(s.text(), { minItems: 1, maxItems: 200 }),
@@ -275,15 +276,23 @@ export const VERBS: Record<string, Verb> = {
       ),
       rollMin: s.within(0, 1000),
       changeMin: s.within(0, 1000),
+      'changeTroubleMin?': s.within(0, 1000),
+      'rule?': s.oneOf(FIRST_RULES),
+      'rolling?': s.oneOf(ROLLINGS),
+      'startPass?': { type: 'integer', minimum: 1, maximum: 500 },
+      'sewnPasses?': s.list({ type: 'integer', minimum: 1, maximum: 500 }, { maxItems: 500 }),
     }),
     s.answer({
       order: s.list(s.object({ pass: s.num, thread: s.text(), 'stabilise?': s.bool })),
       minutes: s.num,
-      byPass: s.object({ minutes: s.num }),
-      bySweep: s.object({ minutes: s.num }),
+      changes: s.num,
+      byPass: s.object({ minutes: s.num, changes: s.num }),
+      bySweep: s.object({ minutes: s.num, changes: s.num }),
+      quickest: s.object({ minutes: s.num, changes: s.num }),
       exact: s.bool,
     }),
-    planOrder,
+    // Asked for nothing more, what stabilises comes first within its pass; the plan itself asks for `flat`.
+    (request: OrderRequest) => planOrder({ rule: 'in-pass', ...request }),
   ),
   couching: verb(
     'yarn, skeins and foot for a couched path',

@@ -21,13 +21,25 @@ export async function POST(request: Request) {
   } catch {
     return told(400, 'This is not JSON.');
   }
-  const { device, entries } = (body ?? {}) as { device?: unknown; entries?: unknown };
+  const { device, entries, sentAt } = (body ?? {}) as {
+    device?: unknown;
+    entries?: unknown;
+    sentAt?: unknown;
+  };
   if (!isUUID(device)) return told(400, 'Say which device writes: device is a UUID.');
   if (!Array.isArray(entries)) return told(400, 'entries is a list.');
   if (entries.length > MOST_ENTRIES) return told(413, `At most ${MOST_ENTRIES} entries a request.`);
-  return Response.json(await keepEntries(thisContext(), device as string, entries), {
-    headers: { 'Cache-Control': 'no-store' },
-  });
+  return Response.json(
+    await keepEntries(
+      thisContext(),
+      device as string,
+      entries,
+      typeof sentAt === 'string' ? sentAt : undefined,
+    ),
+    {
+      headers: { 'Cache-Control': 'no-store' },
+    },
+  );
 }
 
 /** The entries of a quilt after a cursor, a line each, in the server’s order. */

@@ -1,14 +1,8 @@
 import type { HoursBelief } from '../hours/factors';
 import type { Step } from '../hours/step';
-import { minutesLogNormal } from '../hours/sum';
+import { logNormalOfTally, type MinutesTally, NO_MINUTES, shownRange, withSteps } from '../hours/sum';
 import { shownChance } from '../statistics/chance';
-import {
-  type LogNormal,
-  logNormalCdf,
-  logNormalQuantile,
-  type Range,
-  rangeOf,
-} from '../statistics/log-normal';
+import { type LogNormal, logNormalCdf, logNormalQuantile, type Range } from '../statistics/log-normal';
 import { normalCdf } from '../statistics/normal';
 
 /** A quilt that is to be sewn: when it may begin, what is left of it, until when it is promised. Days are whole numbers. */
@@ -122,26 +116,26 @@ export function schedule(
   today: number,
   belief: HoursBelief,
 ): Scheduled[] {
-  const queues = new Map<string, { day: number; base: number; steps: Step[] }>();
+  const queues = new Map<string, { day: number; base: number; queued: MinutesTally }>();
   return jobs.map(({ steps, ...job }) => {
     const free = queues.get(job.machineId);
     const begins = Math.max(job.fromDay, today);
     // A gap before the job starts the queue's clock anew.
-    const q = free && free.day >= begins ? free : { day: begins, base: begins, steps: [] };
+    const q = free && free.day >= begins ? free : { day: begins, base: begins, queued: NO_MINUTES };
     const { base } = q;
-    const before = inHours(minutesLogNormal(q.steps, belief));
-    const through = [...q.steps, ...steps];
-    const work = inHours(minutesLogNormal(through, belief));
-    const own = inHours(minutesLogNormal(steps, belief));
+    const before = inHours(logNormalOfTally(q.queued, belief));
+    const through = withSteps(q.queued, steps, belief);
+    const work = inHours(logNormalOfTally(through, belief));
+    const own = shownRange(withSteps(NO_MINUTES, steps, belief), belief);
     const middle = work ? Math.exp(work.mu) : 0;
     const endDay = dayAfterHours(base, middle, week);
     const hours = hoursBetween(base, job.dueDay, week);
     const chance = job.dueDay < base ? 0 : chanceDone(work, hours, hoursVariance(base, job.dueDay, week));
     const startDay = before ? dayAfterHours(base, Math.exp(before.mu) + 1e-6, week) : base;
-    queues.set(job.machineId, { day: endDay, base, steps: through });
+    queues.set(job.machineId, { day: endDay, base, queued: through });
     return {
       ...job,
-      hours: own ? rangeOf(own) : { low: 0, mid: 0, high: 0 },
+      hours: { low: own.low / 60, mid: own.mid / 60, high: own.high / 60 },
       startDay,
       endDay,
       sureDay: Math.max(endDay, dayForChance(work, base, endDay, week, 0.8)),

@@ -115,7 +115,11 @@ export const SCHOOLS: readonly Field[] = [
     label: 'Ditch',
     choices: [
       { value: 'before-fills', label: 'first where fills follow', does: 'Stabilised before anything dense.' },
-      { value: 'everywhere', label: 'first, everywhere', does: 'Flattest result, most rolling.' },
+      {
+        value: 'everywhere',
+        label: 'first, everywhere',
+        does: 'The whole quilt is held before anything is filled: flattest, most rolling.',
+      },
       { value: 'as-travel', label: 'as travel, where needed', does: 'Fewest stops; blocks may creep.' },
     ],
   },
@@ -167,6 +171,25 @@ export const SCHOOLS: readonly Field[] = [
         value: 'down-and-up',
         label: 'down and back up by colour',
         does: 'One colour down, the next on the way up.',
+      },
+    ],
+  },
+  {
+    id: 'footSchool',
+    kind: 'choice',
+    usual: 'split',
+    ask: PICK,
+    label: 'Two feet in one step',
+    choices: [
+      {
+        value: 'split',
+        label: 'change the foot',
+        does: 'Zones of one foot together, and the change counted: two minutes each.',
+      },
+      {
+        value: 'ruler-foot',
+        label: 'the ruler foot stays on',
+        does: 'It serves the open-toe zones beside a ruler zone too; less is seen of the line.',
       },
     ],
   },
@@ -245,6 +268,14 @@ export const THRESHOLDS: readonly Field[] = [
   ),
   number('marginIn', 'Margin each side', 'The margin, in inches,', [0, 20], MARGIN_IN, 'in'),
   number('testMarginIn', 'Extra for tests', 'The test margin, in inches,', [0, 30], 8, 'in, one side'),
+  number(
+    'changeTroubleMin',
+    'A change of thread is worth',
+    'What a change of thread is worth, in minutes,',
+    [0, 60],
+    6,
+    'min of trouble, besides its own three',
+  ),
   number('lowM', 'A cone runs low below', 'Metres that count as low', [0, 100_000], 300, 'm'),
   number(
     'needleWarnShare',

@@ -15,6 +15,16 @@ function halfPlane(ring: Ring, axis: 0 | 1, limit: number, keep: 'above' | 'belo
   return out;
 }
 
+/** What of a shape lies between two lines across an axis (0: x, 1: y); pieces cut apart stay joined along the cut. */
+export const clipToBand = (shape: MultiPolygon, axis: 0 | 1, from: number, to: number): MultiPolygon =>
+  shape
+    .map((polygon) =>
+      polygon
+        .map((ring) => halfPlane(halfPlane(ring, axis, from, 'above'), axis, to, 'below'))
+        .filter((ring) => ring.length > 2),
+    )
+    .filter((polygon) => polygon.length > 0);
+
 /** Area of a shape between two lines across an axis (0: x, 1: y), exact for any simple rings and holes. */
 export const areaInBand = (shape: MultiPolygon, axis: 0 | 1, from: number, to: number): number =>
   areaOf(

@@ -12,10 +12,21 @@ interface Component {
   effects: readonly string[];
   minutes: number;
 }
+type Components = ReadonlyMap<string, Component>;
 
-/** Predicted minutes gathered by the factors that multiply them. */
-function components(parts: Step['parts']): Map<string, Component> {
-  const found = new Map<string, Component>();
+/** Steps added up, so that a queue grows by what is added to it and is never reckoned anew. */
+export interface MinutesTally {
+  /** Predicted minutes by the factors that multiply them. */
+  together: Components;
+  /** Second moments of single steps, added up: only their scatter is their own. */
+  apart: number;
+  /** Middles of single steps, added up. */
+  mid: number;
+}
+export const NO_MINUTES: MinutesTally = { together: new Map(), apart: 0, mid: 0 };
+
+function gather(before: Components, parts: Step['parts']): Map<string, Component> {
+  const found = new Map(before);
   const add = (effects: readonly string[], minutes: number) => {
     if (minutes <= 0) return;
     const key = effects.join('\n');
@@ -39,12 +50,38 @@ function secondMoment(list: readonly Component[], belief: HoursBelief): number {
 }
 
 /**
- * Mean and variance of the sum of steps: factors of hand, technique and acts are common to all of them, so their part
- * is added once, as a covariance; only the scatter of single steps is independent.
+ * The middle of one step's real minutes: hands and acts, each by what the log says of them. Minutes of several steps are
+ * these added up, so that a page never says another number than the steps it lists.
  */
-export function minutesOf(steps: readonly Step[], belief: HoursBelief): MinutesMoments {
-  const { fit, scatter } = belief;
-  const all = [...components(steps.flatMap((s) => s.parts)).values()];
+export const midMinutes = (step: Step, { fit }: HoursBelief): number =>
+  step.parts.reduce(
+    (sum, p) =>
+      sum +
+      p.handsMin * Math.exp(handEffects(p).reduce((s, e) => s + fit.mean(e), 0)) +
+      p.actsMin * Math.exp(fit.mean(ACTS)),
+    0,
+  );
+
+/** Some steps added to those before. */
+export const withSteps = (
+  before: MinutesTally,
+  steps: readonly Step[],
+  belief: HoursBelief,
+): MinutesTally => ({
+  together: gather(
+    before.together,
+    steps.flatMap((s) => s.parts),
+  ),
+  apart: steps.reduce(
+    (s, step) => s + secondMoment([...gather(new Map(), step.parts).values()], belief),
+    before.apart,
+  ),
+  mid: steps.reduce((s, step) => s + midMinutes(step, belief), before.mid),
+});
+
+/** Mean and variance of what was added up: the factors of hand, technique and acts are common, so their part counts once. */
+export function momentsOf(tally: MinutesTally, { fit, scatter }: HoursBelief): MinutesMoments {
+  const all = [...tally.together.values()];
   if (all.length === 0) return { mean: 0, variance: 0 };
   const e = Math.exp(scatter ** 2 / 2);
   const mean =
@@ -54,23 +91,38 @@ export function minutesOf(steps: readonly Step[], belief: HoursBelief): MinutesM
       const v = c.effects.reduce((s, x) => s + c.effects.reduce((t, y) => t + fit.covariance(x, y), 0), 0);
       return sum + c.minutes * Math.exp(m + v / 2);
     }, 0);
-  const together = e ** 2 * secondMoment(all, belief);
-  const apart = steps.reduce((s, step) => s + secondMoment([...components(step.parts).values()], belief), 0);
-  const variance = together + (e ** 4 - e ** 2) * apart - mean ** 2;
+  const together = e ** 2 * secondMoment(all, { fit, scatter, steps: 0 });
+  const variance = together + (e ** 4 - e ** 2) * tally.apart - mean ** 2;
   return { mean, variance: Math.max(0, variance) };
 }
 
-/** Real minutes of some steps as a log-normal; steps with no minutes at all have none. */
-export function minutesLogNormal(steps: readonly Step[], belief: HoursBelief): LogNormal | null {
-  const { mean, variance } = minutesOf(steps, belief);
+/** What was added up as a log-normal; nothing where there are no minutes at all. */
+export function logNormalOfTally(tally: MinutesTally, belief: HoursBelief): LogNormal | null {
+  const { mean, variance } = momentsOf(tally, belief);
   return mean > 0 ? logNormalOf(mean, variance) : null;
 }
+
+/** Mean and variance of the sum of some steps. */
+export const minutesOf = (steps: readonly Step[], belief: HoursBelief): MinutesMoments =>
+  momentsOf(withSteps(NO_MINUTES, steps, belief), belief);
 
 /**
  * Middle and 80 % range of the real minutes of some steps.
  * @example minutesRange([{ parts: [{ technique: 'swirls', handsMin: 40, actsMin: 5 }] }], NOTHING_LOGGED).mid // about 45
  */
 export function minutesRange(steps: readonly Step[], belief: HoursBelief): Range {
-  const sum = minutesLogNormal(steps, belief);
+  const sum = logNormalOfTally(withSteps(NO_MINUTES, steps, belief), belief);
   return sum ? rangeOf(sum) : { low: 0, mid: 0, high: 0 };
+}
+
+/**
+ * The same as it is shown beside the steps it is made of: the middle is the sum of theirs. (The middle of a sum lies a
+ * little above the sum of the middles, at most some 3 %; the range holds both.)
+ */
+export const minutesOfSteps = (steps: readonly Step[], belief: HoursBelief): Range =>
+  shownRange(withSteps(NO_MINUTES, steps, belief), belief);
+
+export function shownRange(tally: MinutesTally, belief: HoursBelief): Range {
+  const sum = logNormalOfTally(tally, belief);
+  return sum ? { ...rangeOf(sum), mid: tally.mid } : { low: 0, mid: 0, high: 0 };
 }

@@ -1,4 +1,5 @@
-import { type Cell, overhead, stabilisedFirst } from './cells';
+import { burden, type Cell, type First, type Prices } from './cells';
+import { liesFlat } from './lie-flat';
 
 const LONGEST_PIECE = 8;
 const MOST_ROUNDS = 60;
@@ -7,12 +8,11 @@ const MOST_ROUNDS = 60;
  * Local search: pieces of the order are moved, also turned round, while that saves minutes (Or-opt and 2-opt).
  * Never worse than what it is given.
  */
-export function improveOrder(start: readonly Cell[], rollMin: number, changeMin: number): Cell[] {
-  const prices = { rollMin, changeMin };
+export function improveOrder(start: readonly Cell[], prices: Prices, first: First = {}): Cell[] {
   let best = [...start];
-  let price = overhead(best, prices);
+  let price = burden(best, prices);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const better = firstBetter(best, price, prices);
+    const better = firstBetter(best, price, prices, first);
     if (!better) return best;
     [best, price] = better;
   }
@@ -22,16 +22,18 @@ export function improveOrder(start: readonly Cell[], rollMin: number, changeMin:
 function firstBetter(
   order: readonly Cell[],
   price: number,
-  prices: { rollMin: number; changeMin: number },
+  prices: Prices,
+  must: First,
 ): [Cell[], number] | null {
   const n = order.length;
+  const change = prices.changeMin + (prices.changeTroubleMin ?? 0);
   let found: [Cell[], number] | null = null;
   const gap = (a: Cell | undefined, b: Cell | undefined) =>
     !b
       ? 0
       : !a
-        ? Math.abs(b.pass - 1) * prices.rollMin
-        : Math.abs(a.pass - b.pass) * prices.rollMin + (a.thread === b.thread ? 0 : prices.changeMin);
+        ? Math.abs(b.pass - (prices.startPass ?? 1)) * prices.rollMin
+        : Math.abs(a.pass - b.pass) * prices.rollMin + (a.thread === b.thread ? 0 : change);
   for (let length = 1; length <= Math.min(LONGEST_PIECE, n - 1); length++)
     for (let i = 0; i + length <= n; i++) {
       const [a, first, last, b] = [order[i - 1], order[i]!, order[i + length - 1]!, order[i + length]];
@@ -47,7 +49,7 @@ function firstBetter(
           const gain = out - (gap(c, head) + gap(tail, d) - gap(c, d));
           if (gain <= 1e-9 || (found && price - gain >= found[1] - 1e-9)) continue;
           const tried = [...rest.slice(0, j), ...(turned ? [...piece].reverse() : piece), ...rest.slice(j)];
-          if (stabilisedFirst(tried)) found = [tried, price - gain];
+          if (liesFlat(tried, must)) found = [tried, price - gain];
         }
       }
     }

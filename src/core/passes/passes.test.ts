@@ -24,6 +24,26 @@ test('the depths cover the quilt exactly, and shrink as the roll grows', () => {
   );
 });
 
+test('a last pass shallower than three inches is spread over the others, and none is deeper than it reaches', () => {
+  // 10.5 + 10.1 + … leaves 1.2 in for the last: all are made alike instead.
+  const inches = fc.double({ min: 20, max: 110, noNaN: true });
+  fc.assert(
+    fc.property(inches, inches, fc.integer({ min: 1, max: 10 }), (widthIn, lengthIn, rolledMm) => {
+      const p = planPasses({ quilt: { widthIn, lengthIn }, frame, rolledMm });
+      if (p.passes > 1) expect(p.depthsIn.at(-1)).toBeGreaterThanOrEqual(2.9);
+      let wound = 0;
+      for (const d of p.depthsIn) {
+        const roll = rollDiameterMm(63.5, rolledMm, wound * 25.4) / 25.4;
+        expect(d).toBeLessThanOrEqual(13 - roll + 1e-6);
+        wound += d;
+      }
+    }),
+    { numRuns: 500 },
+  );
+  const again = planPasses({ quilt: { widthIn: 60, lengthIn: 60 }, frame, rolledMm: 4, sewnIn: [12, 40] });
+  expect(again.depthsIn.slice(0, 2)).toEqual([12, 40]);
+});
+
 test('a quilt too wide one way goes the other; too wide both ways is refused in words', () => {
   const narrow = { ...frame, widthIn: 80 };
   const p = planPasses({ quilt: { widthIn: 60, lengthIn: 90 }, frame: narrow, rolledMm: 4 });

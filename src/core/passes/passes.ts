@@ -34,6 +34,8 @@ export interface Passes {
 
 /** Backing and batting beyond the quilt's edge on each side, inches, when the studio says nothing else. */
 export const MARGIN_IN = 4;
+/** A last pass shallower than this is spread over the others: hardly worth a roll, and hard to smooth, inches. */
+export const SHALLOW_IN = 3;
 /** A pass that reaches less than this is no pass. */
 const LEAST_DEPTH_IN = 1;
 /** Beyond this a person leans over the throat, inches (judgement). */
@@ -52,15 +54,37 @@ function depths(
 ): number[] | null {
   const { throatIn, deadIn, rollInThroat, rollStartIn, overlapIn = 0 } = frame;
   const out: number[] = [...sewnIn];
-  let covered = sewnIn.reduce((sum, d) => sum + d, 0);
+  const reach: number[] = [...sewnIn];
+  let covered = sum(sewnIn);
   while (covered < lengthIn - 1e-9) {
     const roll = rollInThroat ? mmToIn(rollDiameterMm(inToMm(rollStartIn), rolledMm, inToMm(covered))) : 0;
     const depth = throatIn - deadIn - roll - (out.length > 0 ? overlapIn : 0);
     if (depth < LEAST_DEPTH_IN) return null;
     out.push(Math.min(depth, lengthIn - covered));
+    reach.push(depth);
     covered += depth;
   }
-  return out;
+  const fresh = out.length - sewnIn.length;
+  if (fresh < 2 || out.at(-1)! >= SHALLOW_IN) return out;
+  return [...sewnIn, ...evenedOut(reach.slice(sewnIn.length), lengthIn - sum(sewnIn))];
+}
+
+const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
+
+/**
+ * Passes no deeper than each can reach, as even as they can be, that together cover a length: all as deep as one
+ * another, save those that cannot. The shallower a pass, the thinner the roll after it, so that none reaches less than before.
+ */
+function evenedOut(reach: readonly number[], lengthIn: number): number[] {
+  let [low, high] = [0, Math.max(...reach)];
+  for (let i = 0; i < 60; i++) {
+    const cap = (low + high) / 2;
+    if (sum(reach.map((r) => Math.min(r, cap))) < lengthIn) low = cap;
+    else high = cap;
+  }
+  const even = reach.map((r) => Math.min(r, high));
+  // What the halving leaves over, less than a hair, goes to the last.
+  return [...even.slice(0, -1), lengthIn - sum(even.slice(0, -1))];
 }
 
 /**

@@ -1,11 +1,14 @@
 import { demoQuilts } from '@/demo/quilts';
-import { areaOf } from '../geometry/polygon';
+import { areaOf, rect } from '../geometry/polygon';
 import { NOTHING_LOGGED } from '../hours/factors';
-import { planSteps, predictedWhole, wholeSteps } from './steps';
+import { itemsOf, leftSteps, planSteps } from './steps';
+import { smallSteps } from './small-steps';
+import { minutesOfSteps } from '../hours/sum';
 import { isSewn, movedOn, passesDone, sewnShare } from './begun';
 import { measure } from './measure';
 import { planWork, type PlannedZone, type WorkPlanRequest } from './work-plan';
 
+const PRICES = { rollMin: 3, changeMin: 3 };
 const top = { id: 'top', tex: 27, fibre: 'polyester-filament' };
 const bobbin = { id: 'bob', tex: 18, fibre: 'polyester-filament' };
 const requestFor = (name: string): WorkPlanRequest => {
@@ -115,7 +118,7 @@ test('a frame too narrow is said, and the rest is still planned', () => {
 describe('steps', () => {
   const r = requestFor('Harbour Lights');
   const plan = planWork(r);
-  const steps = planSteps(plan, r, [], { changeMin: 3 });
+  const steps = planSteps(plan, r, [], PRICES);
   test('each is one pass with one thread, and together they are all the work of the zones', () => {
     expect(new Set(steps.map((s) => `${s.pass} ${s.thread} ${s.stabilise}`)).size).toBe(steps.length);
     const work = plan.zones.reduce((sum, z, i) => (r.zones[i]!.setup ? sum + z.work.handsMin : sum), 0);
@@ -124,31 +127,64 @@ describe('steps', () => {
     expect(hands / work).toBeGreaterThan(0.98);
     expect(hands / work).toBeLessThanOrEqual(1 + 1e-9);
   });
-  test('the first step of a pass carries its advance and basting, a new thread its change', () => {
-    const acts = steps.flatMap((s) => s.parts).reduce((sum, p) => sum + p.actsMin, 0);
-    const stops = steps.reduce((sum, s) => sum + s.minutes, 0);
+  test('each carries what it brings: advances, basting, changes; and its items add up to its minutes', () => {
     const changes = steps.filter((s, i) => i > 0 && steps[i - 1]!.thread !== s.thread).length;
-    expect(acts).toBeGreaterThan(plan.acts.perPass * plan.passes!.passes + 3 * changes - 1e-9);
-    expect(stops).toBeCloseTo(
-      steps.flatMap((s) => s.parts).reduce((m, p) => m + p.handsMin + p.actsMin, 0),
+    const items = itemsOf(steps, NOTHING_LOGGED);
+    // Rolled from the first pass to the last, each pass basted once.
+    expect(items.advance).toBe(3 * (plan.passes!.passes - 1));
+    expect(items.baste).toBe(2 * plan.passes!.passes);
+    expect(items.thread).toBe(3 * changes);
+    const sum = Object.values(items).reduce((t, m) => t + m, 0);
+    expect(sum).toBeCloseTo(
+      steps.reduce((t, s) => t + s.minutes, 0),
       6,
     );
   });
   test('an order given is followed, and what it leaves out comes after', () => {
     const back = [...steps].reverse().slice(0, 3);
-    const laid = planSteps(plan, r, back, { changeMin: 3 });
+    const laid = planSteps(plan, r, back, PRICES);
     expect(laid.slice(0, 3).map((s) => s.pass)).toEqual(back.map((s) => s.pass));
     expect(laid).toHaveLength(steps.length);
   });
-  test('what is left takes its share of the whole', () => {
-    const all = (left: number) =>
-      wholeSteps(plan, 3, left)
-        .flatMap((s) => s.parts)
-        .reduce((sum, p) => sum + p.handsMin + p.actsMin, 0);
-    const changes = 3 * (plan.order.threads.length - 1);
-    expect(all(1)).toBeCloseTo(predictedWhole(plan) + changes, 6);
-    expect(all(0.25)).toBeCloseTo(all(1) / 4, 6);
-    expect(wholeSteps(plan, 3, 0)).toEqual([]);
+  test('what is left is the steps not sewn, loading and taking off; nothing once it is quilted', () => {
+    const left = (part: object = {}) =>
+      leftSteps(plan, r, steps, { step: 'quilt', sewn: [], onFrameSince: null, ...part });
+    const mid = (part: object = {}) => minutesOfSteps(left(part), NOTHING_LOGGED).mid;
+    const all = steps.reduce((t, s) => t + s.minutes, 0);
+    expect(mid()).toBeCloseTo(all + 35 + 10, 6);
+    expect(mid({ onFrameSince: '2026-11-30' })).toBeCloseTo(all + 10, 6);
+    expect(mid({ sewn: [steps[0]] })).toBeCloseTo(all - steps[0]!.minutes + 10, 6);
+    expect(left({ step: 'hand-back' })).toEqual([]);
+    // A zone without a card counts with its work and what its passes ask of the frame.
+    const bare = { ...r, zones: r.zones.map((z) => ({ ...z, setup: null })) };
+    const none = leftSteps(planWork(bare), bare, [], { step: 'match', sewn: [], onFrameSince: null });
+    expect(none.length).toBe(plan.passes!.passes + 2);
+  });
+  test('a step of a minute for one thread alone says what leaving it out would save and leave open', () => {
+    const other = { ...top, id: 'other' };
+    const tiny: WorkPlanRequest = {
+      ...r,
+      zones: [
+        { ...r.zones[0]!, geometry: [[rect(0, 0, 64, 10)]], lengthIn: undefined },
+        {
+          ...r.zones[0]!,
+          id: 'stamp',
+          letter: 'B',
+          geometry: [[rect(0, 10, 4, 4)]],
+          technique: 'meander-large',
+          spacingIn: 2,
+          lengthIn: undefined,
+          setup: { ...r.zones[0]!.setup!, top: other },
+        },
+        { ...r.zones[0]!, id: 'rest', letter: 'C', geometry: [[rect(0, 14, 64, 66)]], lengthIn: undefined },
+      ],
+    };
+    const planned = planWork(tiny);
+    const order = planSteps(planned, tiny, [], PRICES);
+    const [small] = smallSteps(order, planned, PRICES);
+    expect(small).toMatchObject({ savesChanges: expect.any(Number) as number });
+    expect(small!.open[0]!.letter).toBe('B');
+    expect(small!.open.reduce((t, o) => t + o.areaIn2, 0)).toBeLessThanOrEqual(16 + 1e-9);
   });
   test('sewn steps count by their minutes; a whole pass of old counts for all its threads', () => {
     expect(sewnShare(steps, [])).toBe(0);

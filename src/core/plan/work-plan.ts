@@ -8,7 +8,7 @@ import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
-import { type Technique, techniques } from '../tables/techniques';
+import { type FootId, type Technique, techniques } from '../tables/techniques';
 import type { Thread } from '../thread/thread';
 import { ACT_MIN } from '../usage/sewing-time';
 import type { HoursBelief } from '../hours/factors';
@@ -32,7 +32,11 @@ export interface PlannedZone {
     bobbin: Thread & { id: string };
     spi: number;
     maxInPerS: number;
+    /** The speed its card tells the hands to keep, and the foot it is sewn with. */
+    handInPerS?: number;
+    foot?: FootId;
   } | null;
+  features?: readonly string[];
 }
 
 export interface WorkPlanRequest {
@@ -54,8 +58,12 @@ export interface WorkPlanRequest {
   belief: HoursBelief;
   /** The passes as they were begun: they stand, whatever the machine is now. */
   begun?: { depthsIn: readonly number[]; turned: boolean };
-  /** Hours only: no shares by pass, no run-out places, no cells. */
-  brief?: boolean;
+  /** One foot to a group of zones, or the ruler foot for all where a ruler is used. */
+  footSchool?: 'split' | 'ruler-foot';
+  /** Zones inside a step as the quilter laid them, by the step. */
+  zonesByHand?: Readonly<Record<string, readonly string[]>>;
+  /** Minutes of basting a pass. */
+  basteMin?: number;
 }
 
 export interface ZonePlan {
@@ -98,9 +106,7 @@ export interface WorkPlan {
   threads: ThreadPlan[];
   runOuts: RunOut[];
   /** What the order of work is chosen from. */
-  order: Omit<OrderRequest, 'rollMin' | 'changeMin'>;
-  /** Minutes of acts at the frame that belong to no zone: once for the quilt, and for each pass. */
-  acts: { once: number; perPass: number };
+  order: Omit<OrderRequest, 'rollMin' | 'changeMin' | 'changeTroubleMin'>;
   cautions: Caution[];
 }
 
@@ -151,7 +157,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     const areaIn2 = areaOf(z.geometry);
     const sewnIn = sewnLengthIn({ technique: t.id, spacingIn: z.spacingIn, areaIn2, lengthIn: z.lengthIn });
     const starts = Math.ceil((areaIn2 / 100) * STARTS_PER_100_IN2);
-    const speed = Math.min(t.handInPerS, z.setup?.maxInPerS ?? Infinity);
+    const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
     const hands = sewnIn / speed / 60;
     const stops =
       starts * (r.ends === 'bury' ? BURY_MIN : ACT_MIN.startOrStop) +
@@ -168,15 +174,15 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
         bobbinMm: r.bobbinMm,
       });
     const work = { technique: t.id, handsMin: hands, actsMin: stops };
-    const shares = r.brief
-      ? []
-      : bands.map(([from, to]) => (areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0));
+    const shares = bands.map(([from, to]) =>
+      areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0,
+    );
     return {
       id: z.id,
       areaIn2,
       sewnIn,
       work,
-      minutes: minutesRange(spread(work, shares, bands.length), r.belief),
+      minutes: minutesRange(spread(work, shares), r.belief),
       stitches: used?.stitches ?? 0,
       topM: used?.topM ?? 0,
       bobbinM: used?.bobbinM ?? 0,
@@ -184,7 +190,6 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     };
   });
   const threads = threadsOf(r, zones);
-  const bobbins = threads.reduce((n, x) => n + x.bobbins, 0);
   return {
     passes,
     density: density({
@@ -204,24 +209,21 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     }),
     zones,
     threads,
-    runOuts: r.brief ? [] : runOutsOf(r, zones, bands.length, threads),
-    order: { passes: Math.max(1, bands.length), ...cellsOf(r, zones, bands.length) },
-    acts: {
-      once: ACT_MIN.load + ACT_MIN.takeOff,
-      perPass: ACT_MIN.basteSides + ACT_MIN.advance + (ACT_MIN.bobbin * bobbins) / bands.length,
+    runOuts: runOutsOf(r, zones, bands.length, threads),
+    order: {
+      passes: Math.max(1, bands.length),
+      rule: r.ditchSchool === 'everywhere' ? 'whole-first' : 'flat',
+      ...cellsOf(r, zones, bands.length),
     },
     cautions,
   };
 }
 
-/** A zone's work as the steps it is sewn in: each pass has its share; where shares are not known, equal ones. */
-function spread(work: Part, shares: readonly number[], passes: number): Step[] {
-  const parts =
-    shares.length > 0 ? shares.filter((x) => x >= SLIVER) : Array<number>(passes).fill(1 / passes);
-  return parts.map((x) => ({
-    parts: [{ ...work, handsMin: work.handsMin * x, actsMin: work.actsMin * x }],
-  }));
-}
+/** A zone's work as the steps it is sewn in: each pass has its share. */
+const spread = (work: Part, shares: readonly number[]): Step[] =>
+  shares
+    .filter((x) => x >= SLIVER)
+    .map((x) => ({ parts: [{ ...work, handsMin: work.handsMin * x, actsMin: work.actsMin * x }] }));
 
 function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
   if (r.begun)
@@ -321,7 +323,7 @@ function cellsOf(
 ): { threads: string[]; cells: Cell[] } {
   const cells = new Map<string, Cell>();
   r.zones.forEach((z, i) => {
-    if (!z.setup) return;
+    if (!z.setup || techniques.get(z.technique).leftOpen) return;
     const stabilise = stabilises(techniques.get(z.technique), r.ditchSchool);
     for (let p = 0; p < passes; p++) {
       const share = zones[i]!.shares[p] ?? 0;
@@ -339,7 +341,5 @@ function cellsOf(
   const list = [...cells.values()].sort(
     (a, b) => a.pass - b.pass || Number(b.stabilise) - Number(a.stabilise),
   );
-  // Without shares by pass it is not known where a thread is sewn, but that it is.
-  const sewn = r.brief ? r.zones.flatMap((z) => z.setup?.top.id ?? []) : list.map((c) => c.thread);
-  return { cells: list, threads: [...new Set(sewn)] };
+  return { cells: list, threads: [...new Set(list.map((c) => c.thread))] };
 }

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { type LogEntry, type LogKind, standing } from './log';
+import type { LogEntry, LogKind } from '../log/entry';
+import { standing } from '../log/standing';
+import { rollTo } from './advance';
 import { reachOf, rollPassByPass } from './roll';
 import { squareness } from './squareness';
 import { tempoOf } from './tempo';
@@ -11,9 +13,10 @@ const steps: StandStep[] = [1, 2, 3].flatMap((pass) =>
     thread,
     stabilise: false,
     minutes: 20,
-    stitches: 4000,
-    bobbinM: 30,
-    topM: 33,
+    zones: [
+      { id: 'A', letter: 'A', stitches: 1000, bobbinId: 'fine', bobbinM: 10, chosenAt: 0 },
+      { id: 'B', letter: 'B', stitches: 3000, bobbinId: 'fine', bobbinM: 20, chosenAt: 0 },
+    ],
   })),
 );
 let n = 0;
@@ -38,9 +41,9 @@ describe('where the work stands', () => {
       sewnMs: 0,
       runningSince: null,
       begun: false,
-      bobbinUsedM: 30,
       needleStitches: 4000,
     });
+    expect(done.bobbinUsedM.get('fine')).toBe(30);
     expect(done.now).toMatchObject({ pass: 1, thread: 'fog' });
   });
   test('what is taken back is as if it had not been; a taking back can be taken back', () => {
@@ -62,7 +65,8 @@ describe('where the work stands', () => {
         e('step-done', 9, { pass: 1, thread: 'fog', stabilise: false }),
       ],
     );
-    expect(state).toMatchObject({ bobbinUsedM: 30, needleStitches: 4000, needle: { nm: 110 } });
+    expect(state).toMatchObject({ needleStitches: 4000, needle: { nm: 110 } });
+    expect(state.bobbinUsedM.get('fine')).toBe(30);
   });
   test('ten minutes away are a rest', () => {
     const sewn = [e('step-begun', 0, sand1), e('step-paused', 20)];
@@ -81,16 +85,57 @@ describe('where the work stands', () => {
       e('advanced', 13, { pass: 2 }),
     ];
     const state = (entries: LogEntry[]) =>
-      JSON.stringify(standState(steps, [], entries), (_, v: unknown) => (v instanceof Set ? [...v] : v));
+      JSON.stringify(standState(steps, [], entries), (_, v: unknown) =>
+        v instanceof Set || v instanceof Map ? [...v] : v,
+      );
     const whole = state(some);
     fc.assert(fc.property(fc.shuffledSubarray(some, { minLength: some.length }), (s) => state(s) === whole));
   });
 });
 
+describe('zone by zone', () => {
+  test('the first zone of a step is in hand until another is begun; the next step begins with its first', () => {
+    const begun = [e('step-begun', 0, sand1)];
+    expect(standState(steps, [], begun).zoneId).toBe('A');
+    const second = [...begun, e('zone-begun', 4, { zoneId: 'B' })];
+    expect(standState(steps, [], second).zoneId).toBe('B');
+    expect(standState(steps, [], [...second, e('step-done', 9, sand1)]).zoneId).toBe('A');
+    expect(standState(steps, [], [...second, e('undone', 5, { undoes: second[1]!.id })]).zoneId).toBe('A');
+  });
+  test('another bobbin thread has a bobbin of its own, and the first is as full as it was left', () => {
+    const entries = [
+      e('step-done', 5, sand1),
+      e('thread-changed', 6, { setting: 'bobbinId', from: 'fine', to: 'spun', zones: ['A', 'B'] }),
+      e('step-done', 9, { pass: 1, thread: 'fog', stabilise: false }),
+    ];
+    const { bobbinUsedM } = standState(steps, [], entries);
+    expect([bobbinUsedM.get('fine'), bobbinUsedM.get('spun')]).toEqual([30, 30]);
+    const changed = standState(steps, [], [...entries, e('bobbin-changed', 10, { thread: 'spun' })]);
+    expect([changed.bobbinUsedM.get('fine'), changed.bobbinUsedM.get('spun')]).toEqual([30, 0]);
+  });
+});
+
+describe('rolling on and back', () => {
+  test('the frame stands where it was rolled to last, else where the last step was sewn', () => {
+    expect(standState(steps, [], []).frameAt).toBe(1);
+    const two = e('step-done', 5, { pass: 2, thread: 'fog', stabilise: false });
+    expect(standState(steps, [], [two]).frameAt).toBe(2);
+    expect(
+      standState(steps, [], [two, e('advanced', 6, { pass: 3 }), e('advanced', 7, { pass: 1 })]).frameAt,
+    ).toBe(1);
+  });
+  test('back is the mirror of forth: what was raised is lowered again', () => {
+    expect(rollTo(2, 3, [3])).toEqual({ from: 2, to: 3, back: false, rail: 'raise' });
+    expect(rollTo(3, 2, [3])).toEqual({ from: 3, to: 2, back: true, rail: 'lower' });
+    expect(rollTo(3, 4, [3])).toMatchObject({ rail: null });
+    expect(rollTo(4, 4, [3])).toBeNull();
+  });
+});
+
 describe('where the bobbin runs out', () => {
-  const none = { done: new Set<string>(), bobbinUsedM: 0 };
+  const none = { done: new Set<string>(), bobbinUsedM: new Map<string, number>() };
   test('as a step and how far through it, with its spread', () => {
-    const out = runOut(steps, none, 80)!;
+    const out = runOut(steps, none, 'fine', 80)!;
     expect(out.step).toMatchObject({ pass: 2, thread: 'sand' });
     expect(out.share).toBeCloseTo(20 / 30, 9);
     expect(out.early).toBeLessThan(out.share);
@@ -98,7 +143,7 @@ describe('where the bobbin runs out', () => {
     expect(partWords(out.share)).toBe('about two thirds through');
   });
   test('a bobbin that lasts does not run out', () => {
-    expect(runOut(steps, none, 1000)).toBeNull();
+    expect(runOut(steps, none, 'fine', 1000)).toBeNull();
   });
 });
 

@@ -1,13 +1,23 @@
-import type { StepKey } from '../plan/step-key';
-import { stepId } from '../plan/step-key';
-import { type LogEntry, standing } from './log';
+import { happenedMs, type LogEntry } from '../log/entry';
+import { foldLog, standingSettings, stepOf, type ZoneSettings } from '../log/fold';
+import { stepId, type StepKey } from '../plan/step-key';
+import { StepClock } from './clock';
 
-/** A step as the Stand needs it: what it is, and what it takes. */
+/** A zone of a step as the Stand reckons with it. */
+export interface StandZone {
+  id: string;
+  letter: string;
+  stitches: number;
+  bobbinId: string;
+  bobbinM: number;
+  /** When its card was chosen, milliseconds. */
+  chosenAt: number;
+}
+
+/** A step as the Stand needs it: what it is, what it takes, and its zones in the order they are sewn. */
 export interface StandStep extends StepKey {
   minutes: number;
-  stitches: number;
-  bobbinM: number;
-  topM: number;
+  zones: readonly StandZone[];
 }
 
 /** Where the work stands, worked out from the log and nothing else. */
@@ -16,33 +26,32 @@ export interface StandState {
   done: ReadonlySet<string>;
   /** The step that is next, or being sewn; null when all are done. */
   now: StandStep | null;
+  /** The zone of it that is in hand. */
+  zoneId: string | null;
   /** Milliseconds sewn on the step that is begun, and since when the clock runs; null while it stands. */
   sewnMs: number;
   runningSince: number | null;
   begun: boolean;
   /** Minutes at the machine since the last rest of ten minutes, with the clock as it is now left out. */
   sinceRestMs: number;
-  /** Metres drawn from the bobbin that is in, by steps done since it was put in. */
-  bobbinUsedM: number;
+  /** Metres drawn from the bobbin that was put in last, by its thread, by steps done since. */
+  bobbinUsedM: ReadonlyMap<string, number>;
   /** Stitches since the needle was changed. */
   needleStitches: number;
-  needle: { nm: number; eye: string; point: string } | null;
+  /** The needle as it was told last; null where none was. */
+  needle: LogEntry | null;
   /** Pass in which the back was last looked at. */
   backChecked: number;
-  /** Pass the quilt was last advanced to. */
-  advancedTo: number;
+  /** Pass the frame stands at: the one last rolled to, else the one the last step was sewn in, else the first. */
+  frameAt: number;
   /** Widths measured, in order. */
   widths: { pass: number; widthIn: number }[];
-  faults: LogEntry[];
+  /** What was set at the machine, by zone. */
+  settings: ReadonlyMap<string, ZoneSettings>;
+  faults: readonly LogEntry[];
   /** What stands, newest last. */
-  entries: LogEntry[];
+  entries: readonly LogEntry[];
 }
-
-const REST_MS = 10 * 60_000;
-
-/** Entries in the order they happened: by the device’s clock, and by their ids where that is the same. */
-export const inOrder = <T extends Pick<LogEntry, 'at' | 'id'>>(entries: readonly T[]): T[] =>
-  [...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
 
 /**
  * Where the work stands. @param steps in the order of work. @param sewn keys of steps sewn before the log began.
@@ -53,27 +62,26 @@ export function standState(
   sewn: readonly string[],
   entries: readonly LogEntry[],
 ): StandState {
-  const all = standing(inOrder(entries));
-  const done = new Set(sewn);
+  const log = foldLog(entries);
+  const done = new Set([...sewn, ...log.done.keys()]);
   const byKey = new Map(steps.map((s) => [stepId(s), s]));
-  const clock = new Clock();
-  let begun: string | null = null;
-  let bobbinUsedM = 0;
-  let needleStitches = 0;
-  let needle: StandState['needle'] = null;
-  let backChecked = 0;
-  let advancedTo = 0;
+  const clock = new StepClock();
+  const bobbinUsedM = new Map<string, number>();
   const widths: StandState['widths'] = [];
-  for (const e of all) {
-    const at = Date.parse(e.at);
-    const key =
-      e.pass !== undefined && e.thread
-        ? stepId({ pass: e.pass, thread: e.thread, stabilise: e.stabilise ?? false })
-        : null;
+  const before = new Set(sewn);
+  let begun: string | null = null;
+  let zoneBegun: string | null = null;
+  let needleStitches = 0;
+  let backChecked = 0;
+  let frameAt = firstOpenPass(steps, before);
+  for (const e of log.entries) {
+    const at = happenedMs(e);
+    const key = stepOf(e);
     switch (e.kind) {
       case 'step-begun':
         clock.begin(at);
         begun = key;
+        zoneBegun = null;
         break;
       case 'step-paused':
         clock.pause(at);
@@ -81,29 +89,40 @@ export function standState(
       case 'step-resumed':
         clock.resume(at);
         break;
+      case 'zone-begun':
+        zoneBegun = e.zoneId ?? null;
+        break;
       case 'step-done': {
         clock.pause(at);
         clock.reset();
         begun = null;
-        if (!key || done.has(key)) break;
-        done.add(key);
-        const step = byKey.get(key);
-        bobbinUsedM += step?.bobbinM ?? 0;
-        needleStitches += step?.stitches ?? 0;
+        zoneBegun = null;
+        const step = key ? byKey.get(key) : undefined;
+        const counted = key ? log.done.get(key) : undefined;
+        // Said by two devices it counts once; sewn before the log began it counted then.
+        if (!step || counted?.entry !== e || before.has(key!)) break;
+        frameAt = step.pass;
+        for (const z of step.zones) {
+          const own = standingSettings(counted.settings.get(z.id), z.chosenAt);
+          const bobbin = own.bobbinId ?? z.bobbinId;
+          bobbinUsedM.set(bobbin, (bobbinUsedM.get(bobbin) ?? 0) + z.bobbinM);
+          needleStitches += z.stitches;
+        }
         break;
       }
       case 'bobbin-changed':
-        bobbinUsedM = 0;
+        // Whoever does not say of which thread means the one in hand.
+        if (e.thread) bobbinUsedM.set(e.thread, 0);
+        else bobbinUsedM.clear();
         break;
       case 'needle-changed':
         needleStitches = 0;
-        needle = e.nm ? { nm: e.nm, eye: e.eye ?? 'standard', point: e.point ?? 'sharp' } : needle;
         break;
       case 'back-checked':
-        backChecked = Math.max(backChecked, e.pass ?? 0);
+        backChecked = e.pass ?? backChecked;
         break;
       case 'advanced':
-        advancedTo = Math.max(advancedTo, e.pass ?? 0);
+        frameAt = e.pass ?? frameAt;
         break;
       case 'width-measured':
         if (e.pass && e.widthIn) widths.push({ pass: e.pass, widthIn: e.widthIn });
@@ -117,61 +136,51 @@ export function standState(
   return {
     done,
     now,
+    zoneId: now ? (now.zones.find((z) => z.id === zoneBegun)?.id ?? now.zones[0]?.id ?? null) : null,
     sewnMs: clock.sewnMs,
     runningSince: clock.since,
     begun: begun !== null,
     sinceRestMs: clock.sinceRestMs,
     bobbinUsedM,
     needleStitches,
-    needle,
+    needle: log.needle,
     backChecked,
-    advancedTo,
+    frameAt,
     widths,
-    faults: all.filter((e) => e.kind === 'fault'),
-    entries: all,
+    settings: log.settings,
+    faults: log.faults,
+    entries: log.entries,
   };
 }
 
-/** The pass clock: runs from begin to pause, and says how long it is since a rest. */
-class Clock {
-  sewnMs = 0;
-  since: number | null = null;
-  sinceRestMs = 0;
-  private stoodSince: number | null = null;
-  begin(at: number) {
-    this.pause(at);
-    this.sewnMs = 0;
-    this.resume(at);
-  }
-  pause(at: number) {
-    if (this.since === null) return;
-    const ms = Math.max(0, at - this.since);
-    this.sewnMs += ms;
-    this.sinceRestMs += ms;
-    this.since = null;
-    this.stoodSince = at;
-  }
-  resume(at: number) {
-    if (this.since !== null) return;
-    if (this.stoodSince !== null && at - this.stoodSince >= REST_MS) this.sinceRestMs = 0;
-    this.since = at;
-  }
-  reset() {
-    this.sewnMs = 0;
-  }
+/** Where the frame stands before anything is told: at the first pass that has something to sew. */
+const firstOpenPass = (steps: readonly StandStep[], sewn: ReadonlySet<string>): number => {
+  const last = [...steps].reverse().find((s) => sewn.has(stepId(s)));
+  return last?.pass ?? steps[0]?.pass ?? 1;
+};
+
+/** Where a bobbin runs out: the step, how far through it, and the spread of that. */
+export interface RunsOut {
+  step: StandStep;
+  share: number;
+  early: number;
+  late: number;
 }
 
-/** Where the bobbin that is in runs out, as a step and how far through it, with its spread; null when it lasts. */
+/** Where the bobbin of a thread that is in runs out; null when it lasts. @param capacityM metres on it when it is full. */
 export function runOut(
   steps: readonly StandStep[],
   state: Pick<StandState, 'done' | 'bobbinUsedM'>,
+  bobbinId: string,
   capacityM: number,
-): { step: StandStep; share: number; early: number; late: number } | null {
-  let left = capacityM - state.bobbinUsedM;
+): RunsOut | null {
+  let left = capacityM - (state.bobbinUsedM.get(bobbinId) ?? 0);
   for (const step of steps) {
     if (state.done.has(stepId(step))) continue;
-    if (step.bobbinM > left) {
-      const at = (m: number) => Math.min(1, Math.max(0, m / Math.max(1e-9, step.bobbinM)));
+    const takes = step.zones.reduce((m, z) => (z.bobbinId === bobbinId ? m + z.bobbinM : m), 0);
+    if (takes === 0) continue;
+    if (takes > left) {
+      const at = (m: number) => Math.min(1, Math.max(0, m / takes));
       return {
         step,
         share: at(left),
@@ -179,7 +188,7 @@ export function runOut(
         late: at(left * (1 + BOBBIN_SPREAD)),
       };
     }
-    left -= step.bobbinM;
+    left -= takes;
   }
   return null;
 }

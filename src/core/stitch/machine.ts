@@ -1,9 +1,9 @@
 export type Mode = 'idling' | 'resting' | 'manual';
 export const MODES: readonly Mode[] = ['idling', 'resting', 'manual'];
 export const MODE_LABEL: Record<Mode, string> = {
-  idling: 'Idling',
-  resting: 'Resting',
-  manual: 'Manual',
+  idling: 'keeps sewing when you pause',
+  resting: 'stops when you pause',
+  manual: 'fixed speed',
 };
 
 /** What of the machine the stitch depends on. Rates in stitches per minute. */

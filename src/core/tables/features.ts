@@ -4,6 +4,8 @@ import { table } from './lookup';
 export interface Feature {
   id: string;
   label: string;
+  /** The short word at its mark on a map. */
+  mark: string;
   /** Extra layers of top fabric. */
   extraLayers: number;
   /** Factor on firmness of the whole zone. */
@@ -28,9 +30,16 @@ export interface Feature {
   advice: string;
 }
 
-const feature = (id: string, label: string, advice: string, rest: Partial<Feature> = {}): Feature => ({
+const feature = (
+  id: string,
+  label: string,
+  mark: string,
+  advice: string,
+  rest: Partial<Feature> = {},
+): Feature => ({
   id,
   label,
+  mark,
   extraLayers: 0,
   firmness: 1,
   firmnessAtSpots: 1,
@@ -47,32 +56,40 @@ const feature = (id: string, label: string, advice: string, rest: Partial<Featur
 });
 
 export const features = table<Feature>('Feature', [
-  feature('raised-applique', 'raised appliqué', 'Bowl foot, so that it glides over the edges.', {
+  feature('raised-applique', 'raised appliqué', 'raised', 'Bowl foot, so that it glides over the edges.', {
     extraLayers: 1,
     foot: 'bowl',
     advised: false,
   }),
-  feature('dense-embroidery', 'dense embroidery', 'Hard on the needle: sew round it where it matters.', {
-    firmness: 1.6,
-    wear: 0.6,
-  }),
+  feature(
+    'dense-embroidery',
+    'dense embroidery',
+    'dense',
+    'Hard on the needle: sew round it where it matters.',
+    {
+      firmness: 1.6,
+      wear: 0.6,
+    },
+  ),
   feature(
     'plastic-print',
-    'plastic print',
+    'vinyl or plastic print',
+    'vinyl',
     'Thread breaks where it crosses the print: slow down there, and quilt round it where it matters.',
     { abrasive: true, wear: 0.5, largerNeedle: 1, handInPerS: 1.2, advised: false },
   ),
-  feature('metallic-fabric', 'metallic fabric', 'Metal yarns rub the thread; sew slowly.', {
+  feature('metallic-fabric', 'metallic fabric', 'metal', 'Metal yarns rub the thread; sew slowly.', {
     abrasive: true,
     wear: 0.8,
     advised: false,
   }),
-  feature('beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
-  feature('fusible-web', 'fusible web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
-  feature('glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
+  feature('beads', 'beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
+  feature('fusible-web', 'fusible web', 'web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
+  feature('glue', 'glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature(
     'bulky-seams',
     'bulky seams',
+    'bulk',
     'Held to 2 in/s: over the crossings a faster hand bends the needle.',
     {
       firmnessAtSpots: 2,
@@ -80,12 +97,18 @@ export const features = table<Feature>('Feature', [
       breaksNeedles: true,
     },
   ),
-  feature('pocket-open', 'pocket to stay open', 'Mark the pocket; stitch inside the flap, never across.'),
-  feature('knots', 'knots', 'Hold them down with lines between.'),
-  feature('full-area', 'full area', 'Quilt it down, denser.'),
+  feature(
+    'pocket-open',
+    'pocket to stay open',
+    'pocket',
+    'Mark the pocket; stitch inside the flap, never across.',
+  ),
+  feature('knots', 'French knots', 'knots', 'Hold them down with lines between.'),
+  feature('full-area', 'full (fullness)', 'full', 'Quilt it down, denser.'),
   feature(
     'open-seam-pressed',
     'seams pressed open',
+    'open seam',
     'A ditch over an open seam cuts its threads: sew beside it.',
     { advised: false },
   ),

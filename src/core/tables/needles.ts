@@ -29,4 +29,18 @@ export const POINT_LABEL: Record<Point, string> = {
 export const EYE_SHARE: Record<Eye, number> = { standard: 0.4, large: 0.52 };
 
 /** US number of a metric size, or null when the size is not in the usual series. */
+/** Third names some makers’ needles carry, by the metric size. */
+const THIRD_NAME: Readonly<Record<number, string>> = {
+  90: '3.0',
+  100: '3.5',
+  110: '4.0',
+  120: '4.5',
+  130: '5.0',
+};
+
+/** A needle’s size under all the names it has. @example needleName(100) // 'Nm 100 · US 16 · 3.5' */
+export const needleName = (nm: number, eye: Eye = 'standard'): string =>
+  [`Nm ${nm}`, usSize(nm) && `US ${usSize(nm)}`, THIRD_NAME[nm]].filter(Boolean).join(' · ') +
+  (eye === 'large' ? ', large eye' : '');
+
 export const usSize = (nm: number): number | null => NEEDLE_SIZES.find((s) => s.nm === nm)?.us ?? null;

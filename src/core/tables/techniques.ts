@@ -40,6 +40,14 @@ export interface Technique {
   couches: boolean;
   /** Single quick stitches, not a slow long one. */
   singleStitches: boolean;
+  /** Nothing is sewn: the batting holds the zone by itself, within its distance. */
+  leftOpen: boolean;
+  /** Long straight lines that hold the layers while something else is filled in. */
+  holds: boolean;
+  /** It draws a figure, sewn before the ground round it. */
+  figure: boolean;
+  /** What is marked for it: nothing, ticks, a spine, or all of it. */
+  marks: 'none' | 'ticks' | 'spine' | 'full';
 }
 
 const USUAL = {
@@ -51,6 +59,10 @@ const USUAL = {
   pilesUp: false,
   couches: false,
   singleStitches: false,
+  leftOpen: false,
+  holds: false,
+  figure: false,
+  marks: 'none',
 } as const;
 const technique = (own: Omit<Technique, keyof typeof USUAL> & Partial<Technique>): Technique => ({
   ...USUAL,
@@ -119,6 +131,8 @@ export const techniques = table<Technique>('Technique', [
     usualSpacingIn: 1,
     besideRuler: true,
     rulerMoves: true,
+    holds: true,
+    marks: 'ticks',
   }),
   technique({
     id: 'grid',
@@ -135,6 +149,7 @@ export const techniques = table<Technique>('Technique', [
     besideRuler: true,
     rulerMoves: true,
     crosses: true,
+    marks: 'ticks',
   }),
   technique({
     id: 'ruler-arcs',
@@ -150,6 +165,7 @@ export const techniques = table<Technique>('Technique', [
     usualSpacingIn: 3,
     besideRuler: true,
     rulerMoves: true,
+    marks: 'ticks',
   }),
   technique({
     id: 'echo',
@@ -293,6 +309,8 @@ export const techniques = table<Technique>('Technique', [
     foot: 'open-toe',
     density: { kind: 'spacing', k: 1.15 },
     usualSpacingIn: 0.5,
+    figure: true,
+    marks: 'spine',
   }),
   technique({
     id: 'leaves',
@@ -306,6 +324,8 @@ export const techniques = table<Technique>('Technique', [
     foot: 'open-toe',
     density: { kind: 'spacing', k: 1.15 },
     usualSpacingIn: 0.75,
+    figure: true,
+    marks: 'spine',
   }),
   technique({
     id: 'teardrop-echo',
@@ -319,6 +339,7 @@ export const techniques = table<Technique>('Technique', [
     foot: 'open-toe',
     density: { kind: 'spacing', k: 1.15 },
     usualSpacingIn: 0.4,
+    figure: true,
   }),
   technique({
     id: 'comb',
@@ -332,6 +353,8 @@ export const techniques = table<Technique>('Technique', [
     foot: 'open-toe',
     density: { kind: 'spacing', k: 1.15 },
     usualSpacingIn: 0.3,
+    figure: true,
+    marks: 'spine',
   }),
   technique({
     id: 'web',
@@ -347,6 +370,7 @@ export const techniques = table<Technique>('Technique', [
     usualSpacingIn: 2,
     besideRuler: true,
     rulerMoves: true,
+    figure: true,
   }),
   technique({
     id: 'follow-print',
@@ -374,6 +398,7 @@ export const techniques = table<Technique>('Technique', [
     density: { kind: 'own-length' },
     usualSpacingIn: 0.2,
     pilesUp: true,
+    figure: true,
   }),
   technique({
     id: 'couching',
@@ -389,6 +414,7 @@ export const techniques = table<Technique>('Technique', [
     usualSpacingIn: 1,
     area: false,
     couches: true,
+    figure: true,
   }),
   technique({
     id: 'guided-pattern',

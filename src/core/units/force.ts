@@ -6,3 +6,6 @@ export const cnToGf = (cN: number): number => cN / CN_PER_GF;
 
 /** Gram-force to centinewtons. */
 export const gfToCn = (gf: number): number => gf * CN_PER_GF;
+
+/** Grams as a gauge is set: whole above 40, to the half below. @example gramsText(23.3) // '23.5' */
+export const gramsText = (gf: number): string => String(gf >= 40 ? Math.round(gf) : Math.round(gf * 2) / 2);

@@ -5,6 +5,7 @@ export const ACT_MIN = {
   bobbin: 1.5,
   threadChange: 3,
   needleChange: 2,
+  footChange: 2,
   rulerMove: 0.15,
   startOrStop: 0.5,
   load: 35,

@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { fixPlanAction, logStepAction, putOnFrameAction } from '@/actions/server';
 import { safety } from '@/core/cautions/cautions';
@@ -30,13 +31,16 @@ export function StepForm(p: {
   moved: readonly string[];
   next: NextStep | null;
   onFrame: boolean;
+  /** The quilt that is on the frame instead. */
+  framed: { id: string; name: string } | null;
   quilted: boolean;
   home: boolean;
 }) {
-  const fix = useActionForm(fixPlanAction, ({ passes }) => toast(`${passes} passes are fixed.`));
+  const fix = useActionForm(fixPlanAction, ({ passes }) => toast(`${passes} passes are locked in.`));
   const frame = useActionForm(putOnFrameAction, ({ where }) =>
     toast(where === 'on' ? 'It is on the frame.' : 'It is off the frame.'),
   );
+  const [asked, setAsked] = useState(false);
   const put = (where: 'on' | 'off') => frame.send({ quiltId: p.quiltId, where });
   const plan = (turnRule: TurnRule) => fix.send({ quiltId: p.quiltId, version: p.version, turnRule });
   return (
@@ -44,14 +48,14 @@ export function StepForm(p: {
       {p.planned !== null && p.fixed === null && (
         <div className="flex flex-wrap gap-3">
           <Button look="act" disabled={fix.pending} onClick={() => plan(p.turnRule)}>
-            Fix these {p.planned} passes
+            Lock in these {p.planned} passes
           </Button>
           <Button
             look="quiet"
             disabled={fix.pending}
             onClick={() => plan(p.turnRule === 'auto' ? 'never' : 'auto')}
           >
-            {p.turnRule === 'auto' ? 'Never turn it' : 'Turn it where that saves passes'}
+            {p.turnRule === 'auto' ? 'Load it upright' : 'Load it sideways where that saves passes'}
           </Button>
         </div>
       )}
@@ -59,18 +63,42 @@ export function StepForm(p: {
         <div className="mb-3 border-l-4 border-weld bg-weld-tint px-3 py-2">
           <p className="font-medium">
             The Workroom has moved on since this quilt was begun. {p.moved.join(' ')} Its passes stand as they
-            were fixed.
+            were locked in.
           </p>
           <Button className="mt-2" disabled={fix.pending} onClick={() => plan(p.turnRule)}>
-            {p.begun ? 'Plan anew what is not sewn' : 'Fix the passes anew'}
+            {p.begun ? 'Plan anew what is not sewn' : 'Lock the passes in anew'}
           </Button>
         </div>
       )}
       {p.fixed !== null && !p.onFrame && p.next && (
         <div className="mt-2">
-          <Button look="act" disabled={frame.pending} onClick={() => put('on')}>
-            Put it on the frame
-          </Button>
+          {asked && p.framed ? (
+            <div
+              role="group"
+              aria-label={`${p.framed.name} is on this frame`}
+              className="flex flex-wrap items-center gap-3"
+            >
+              <p className="font-medium">{p.framed.name} is on this frame.</p>
+              <Button
+                look="act"
+                disabled={frame.pending}
+                onClick={() => frame.send({ quiltId: p.quiltId, where: 'on', insteadOf: p.framed!.id })}
+              >
+                Take {p.framed.name} off
+              </Button>
+              <Button look="quiet" onClick={() => setAsked(false)}>
+                Cancel
+              </Button>
+            </div>
+          ) : (
+            <Button
+              look="act"
+              disabled={frame.pending}
+              onClick={() => (p.framed ? setAsked(true) : put('on'))}
+            >
+              Put it on the frame
+            </Button>
+          )}
           <p className="mt-2">
             <CautionLine caution={safety('pinch', 'note')} />
           </p>
@@ -100,7 +128,7 @@ export function StepForm(p: {
             onDone={({ left }) =>
               toast(left === 0 ? 'The last step is logged.' : `The step is logged; ${left} are left.`)
             }
-            submit="This step is done"
+            submit="Finish step"
           />
           <Button look="quiet" className="mt-2" disabled={frame.pending} onClick={() => put('off')}>
             Take it off the frame

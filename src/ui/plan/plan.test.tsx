@@ -1,6 +1,6 @@
 import { rollPassByPass } from '@/core/stand/roll';
 import { PassTable } from './PassTable';
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
 import { density } from '@/core/density/density';
@@ -11,6 +11,7 @@ import type { WorkPlan } from '@/core/plan/work-plan';
 import { aZone, lastSent, refuseNext } from '@/ui/testing/studio';
 import { DensityTable } from './DensityTable';
 import { OrderList } from './OrderList';
+import type { OrderStep } from './StepWords';
 import { StepForm } from './StepForm';
 import { useOrder } from './use-order';
 import { ZoneWorkTable } from './ZoneWorkTable';
@@ -42,6 +43,7 @@ describe('one next act at a time', () => {
         moved={[]}
         next={next}
         onFrame={false}
+        framed={null}
         quilted={false}
         home={false}
         {...part}
@@ -49,10 +51,10 @@ describe('one next act at a time', () => {
     );
   const buttons = () => screen.getAllByRole('button').map((b) => b.textContent);
 
-  test('passes not fixed yet: fix them, or never turn the quilt', async () => {
+  test('passes not locked in yet: lock them in, or load the quilt upright', async () => {
     form();
-    expect(buttons()).toEqual(['Fix these 6 passes', 'Never turn it']);
-    await press('Fix these 6 passes');
+    expect(buttons()).toEqual(['Lock in these 6 passes', 'Load it upright']);
+    await press('Lock in these 6 passes');
     expect(lastSent(actions.fixPlanAction)).toMatchObject({
       quiltId: 'quilt-1',
       version: 4,
@@ -61,10 +63,10 @@ describe('one next act at a time', () => {
   });
   test('the other rule is asked for with the same act', async () => {
     form({ turnRule: 'never' });
-    await press('Turn it where that saves passes');
+    await press('Load it sideways where that saves passes');
     expect(lastSent(actions.fixPlanAction)).toMatchObject({ turnRule: 'auto' });
   });
-  test('fixed: put it on the frame, and mind the rollers', async () => {
+  test('locked in: put it on the frame, and mind the rollers', async () => {
     form({ fixed: 6 });
     expect(buttons()).toEqual(['Put it on the frame']);
     expect(screen.getByText(/Fingers clear of rollers/)).toBeInTheDocument();
@@ -76,18 +78,18 @@ describe('one next act at a time', () => {
     expect(
       screen.getByText(/has moved on since this quilt was begun. The throat was 20 in/),
     ).toBeInTheDocument();
-    await press('Fix the passes anew');
+    await press('Lock the passes in anew');
     expect(lastSent(actions.fixPlanAction)).toMatchObject({ quiltId: 'quilt-1', version: 4 });
   });
   test('once begun only what is not sewn is planned anew', () => {
     form({ fixed: 5, begun: true, onFrame: true, moved: ['The throat was 20 in and is now 24 in.'] });
     expect(buttons()).toContain('Plan anew what is not sewn');
-    expect(buttons()).not.toContain('Fix these 6 passes');
+    expect(buttons()).not.toContain('Lock in these 6 passes');
   });
   test('on the frame: the next step is logged with its minutes', async () => {
     form({ fixed: 6, begun: true, onFrame: true });
     await fill(screen.getByLabelText(/^Minutes for pass 3, Heron/), '41');
-    await press('This step is done');
+    await press('Finish step');
     expect(lastSent(actions.logStepAction)).toMatchObject({
       quiltId: 'quilt-1',
       pass: 3,
@@ -101,7 +103,7 @@ describe('one next act at a time', () => {
     form({ fixed: 6, begun: true, onFrame: true });
     await fill(screen.getByLabelText(/^Minutes for pass 3/), '0');
     refuseNext(actions.logStepAction, 'minutes', 'The minutes must lie between 1 and 2000.');
-    await press('This step is done');
+    await press('Finish step');
     expect(await screen.findByText('The minutes must lie between 1 and 2000.')).toBeInTheDocument();
     expect(screen.getByLabelText(/^Minutes for pass 3/)).toHaveValue('0');
   });
@@ -119,6 +121,12 @@ describe('one next act at a time', () => {
     refuseNext(actions.putOnFrameAction, '', 'Another quilt is on this frame. Take it off first.');
     await press('Put it on the frame');
     expect(await screen.findByText(/Another quilt is on this frame/)).toBeInTheDocument();
+  });
+  test('another quilt on the frame is asked about first', async () => {
+    form({ fixed: 6, framed: { id: 'quilt-2', name: 'Slipway' } });
+    await press('Put it on the frame');
+    await press('Take Slipway off');
+    expect(lastSent(actions.putOnFrameAction)).toMatchObject({ where: 'on', insteadOf: 'quilt-2' });
   });
   test('all sewn: nothing is asked', () => {
     form({ fixed: 6, next: null });
@@ -141,6 +149,14 @@ describe('the order of work', () => {
     changeMin: 3,
   };
   const threads = { fog: { name: 'Heron Poly 60 Fog', hex: '#b9c6c9' }, tar: { name: 'Tar', hex: null } };
+  const stepsOf = (cells: OrderRequest['cells']): OrderStep[] =>
+    cells.map((c) => ({
+      pass: c.pass,
+      thread: c.thread,
+      stabilise: c.stabilise ?? false,
+      ownMin: c.minutes,
+      zones: [{ id: `${c.pass} ${c.thread} a`, letter: 'A', name: 'Border', foot: 'Open-toe foot' }],
+    }));
   const list = (part: Partial<Parameters<typeof OrderList>[0]> = {}) => {
     jest.mocked(useOrder).mockImplementation((r) => planOrder(r));
     return render(
@@ -148,73 +164,118 @@ describe('the order of work', () => {
         quiltId="quilt-1"
         version={4}
         request={request}
-        fixed={null}
+        basteMin={2}
+        actsFactor={1}
+        steps={stepsOf(request.cells)}
         byHand={false}
+        begun={false}
         threads={threads}
         sewn={['1 fog stabilise', '1 tar fill']}
+        small={[]}
+        insideProblems={{}}
         {...part}
       />,
     );
   };
   const steps = () => within(screen.getByRole('list', { name: 'Order of work' })).getAllByRole('listitem');
 
-  test('says what it costs beside the usual ways', () => {
+  test('says what it costs in minutes and in the hand, beside the other ways', () => {
     const { container } = list();
+    // Five steps with the thread changed at each: two rolls and four changes.
+    expect(container).toHaveTextContent(
+      /Rolling and thread changes: 18 min .*, 4 changes of thread and tension\./,
+    );
     const found = planOrder(request);
-    expect(container).toHaveTextContent(`Rolls and thread changes: ${Math.round(found.minutes)} min`);
-    expect(container).toHaveTextContent(`all colours per pass ${Math.round(found.byPass.minutes)}`);
+    expect(container).toHaveTextContent(
+      `The order worked out saves ${18 - Math.round(found.minutes)} min and spares ${4 - found.changes} changes`,
+    );
     expect(steps()).toHaveLength(5);
   });
-  test('each step says its pass, its thread, a change, and whether it is sewn', () => {
+  test('each step says its pass, thread, zones, a change, its minutes with what the order brings, and whether it is sewn', () => {
     list();
-    expect(steps()[0]).toHaveTextContent('pass 1Heron Poly 60 Fog, to stabilisesewn');
-    expect(steps().some((s) => s.textContent!.includes('change thread'))).toBe(true);
-    expect(steps().some((s) => s.textContent!.includes('15 min'))).toBe(true);
+    expect(steps()[0]).toHaveTextContent('1pass 1Heron Poly 60 Fog, zone A, holds the layerssewn');
+    // 18 minutes of its own, a roll, basting and a change of thread.
+    expect(steps()[2]).toHaveTextContent('pass 2Heron Poly 60 Fog, zone A, change thread26 min');
   });
-  test('an order laid by hand is priced against the one worked out, and can be let go', async () => {
-    const byHand = [3, 2, 1].flatMap((pass) =>
-      request.cells.filter((c) => c.pass === pass).map(({ thread }) => ({ pass, thread })),
-    );
-    const { container } = list({ fixed: byHand, byHand: true });
-    expect(container).toHaveTextContent('as you laid it; worked out it would be');
-    await press('Take the order worked out');
+  test('an order laid by hand is priced, and reset', async () => {
+    const { container } = list({ byHand: true });
+    expect(container).toHaveTextContent('as you laid it');
+    await press('Reset');
     expect(lastSent(actions.setOrderAction)).toMatchObject({ quiltId: 'quilt-1', version: 4, order: [] });
-    await waitFor(() => expect(container).toHaveTextContent('all colours per pass'));
   });
-  test('a pass filled before it is stabilised is said', () => {
+  test('a fill before its pass is stabilised is said, and so is a band left between two sewn ones', () => {
+    const [ditch, fill, ...rest] = stepsOf(request.cells);
+    list({ byHand: true, steps: [fill!, ditch!, ...rest] });
+    expect(
+      screen.getByText('Step 1 fills before pass 1 is stabilised: its layers may creep.'),
+    ).toBeInTheDocument();
+    const last = rest.at(-1)!;
+    list({ byHand: true, steps: [ditch!, fill!, last, ...rest.slice(0, -1)] });
+    expect(screen.getByText(/^Step 3 is sewn past pass 2, in which nothing is sewn yet/)).toBeInTheDocument();
+  });
+  test('a step of a minute for one thread says what leaving it out would save', () => {
     list({
-      byHand: true,
-      fixed: [
-        { pass: 1, thread: 'tar' },
-        { pass: 1, thread: 'fog' },
-        ...request.cells.slice(2).map(({ pass, thread }) => ({ pass, thread })),
+      small: [
+        { at: 1, sewingMin: 1.2, savesMin: 7.2, savesChanges: 2, open: [{ letter: 'B', areaIn2: 14.2 }] },
       ],
     });
-    expect(screen.getByText(/its layers may creep/)).toBeInTheDocument();
+    expect(
+      screen.getByText(
+        /^Step 2 is 1.2 min for one thread alone. Leaving it out saves about 7 min and 2 changes/,
+      ),
+    ).toHaveTextContent('14 in² of B open');
   });
-  test('an order of a plan that has moved since is not followed', () => {
-    const { container } = list({ byHand: true, fixed: [{ pass: 9, thread: 'fog' }] });
-    expect(container).not.toHaveTextContent('as you laid it');
-    expect(steps()).toHaveLength(5);
+  test('two feet in one step are said, and its zones can be laid in another order', async () => {
+    const [first, ...rest] = stepsOf(request.cells);
+    const two = {
+      ...first!,
+      zones: [
+        { id: 'zone-c', letter: 'C', name: 'Sashing', foot: 'Ruler foot' },
+        { id: 'zone-a', letter: 'A', name: 'Border', foot: 'Open-toe foot' },
+      ],
+    };
+    list({
+      steps: [two, ...rest],
+      sewn: [],
+      insideProblems: { '1 fog stabilise': 'A is filled before C holds the layers.' },
+    });
+    expect(screen.getByText('two feet: Ruler foot, then Open-toe foot')).toBeInTheDocument();
+    expect(screen.getByText('A is filled before C holds the layers.')).toBeInTheDocument();
+    await press('Zones of step 1');
+    await press('Reset');
+    expect(lastSent(actions.setZoneOrderAction)).toMatchObject({
+      pass: 1,
+      thread: 'fog',
+      stabilise: true,
+      zones: [],
+    });
   });
-  test('nothing matched yet says what to do; the worker’s answer is waited for quietly', () => {
+  test('nothing matched yet says what to do', () => {
     list({ request: { ...request, cells: [] } });
     expect(screen.getByText(/Match its zones/)).toBeInTheDocument();
   });
-  test('while the worker looks, a dot stands there', () => {
-    jest.mocked(useOrder).mockReturnValueOnce(null);
-    render(
+  test('while the worker looks, the order that stands is shown without a trade', () => {
+    list();
+    cleanup();
+    jest.mocked(useOrder).mockReturnValue(null);
+    const { container } = render(
       <OrderList
         quiltId="q"
         version={1}
         request={request}
-        fixed={null}
+        basteMin={2}
+        actsFactor={1}
+        steps={stepsOf(request.cells)}
         byHand={false}
+        begun={false}
         threads={threads}
         sewn={[]}
+        small={[]}
+        insideProblems={{}}
       />,
     );
-    expect(screen.getByText('…')).toBeInTheDocument();
+    expect(steps()).toHaveLength(5);
+    expect(container).not.toHaveTextContent('saves');
   });
 });
 

@@ -1,7 +1,13 @@
 import { coneName } from '@/actions/zone-brief';
 import { placeOn, type Scales } from '@/core/machine/scales';
 import { MODE_LABEL } from '@/core/stitch/machine';
-import { POINT_LABEL, usSize } from '@/core/tables/needles';
+import { needleName, POINT_LABEL } from '@/core/tables/needles';
+import { watchFor, watchWords } from '@/core/watch/watch-for';
+import type { Settings } from '@/core/log/entry';
+import type { ZoneSettings } from '@/core/log/fold';
+import { gramsText } from '@/core/units/force';
+import { handSpeedOf } from '@/actions/plan';
+import { settingsBeside } from '@/actions/settings';
 import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
 import type { ChosenSetup, Cone, Machine, Quilt, Zone } from '@/data/types';
 import { CLEAR } from '@/ui/draw/colour';
@@ -18,28 +24,53 @@ export function cardFacts(
   machine: Pick<Machine, 'shank'>,
   cones: ReadonlyMap<string, Cone>,
   scales: Scales = {},
+  settings?: ZoneSettings,
 ): CardFacts {
   const topGf = s.provenTopGf ?? s.topGf;
   const bobbinGf = s.provenBobbinGf ?? s.bobbinGf;
-  const hand = s.handInPerS ?? Math.min(techniques.get(zone.technique).handInPerS, s.maxInPerS);
+  const hand = handSpeedOf(s, zone.technique);
   return {
     quilt: quilt.name,
     letter: zone.letter,
     zone: zone.name,
-    work: `${techniques.get(zone.technique).label}, ${zone.spacingIn} in apart`,
+    work: `${techniques.get(zone.technique).label}, ${zone.spacingIn} in spacing`,
     top: thread(cones.get(s.topId), 'top thread gone'),
     bobbin: thread(cones.get(s.bobbinId), 'bobbin thread gone'),
-    needle: `Nm ${s.needleNm} / US ${usSize(s.needleNm)}`,
+    needle: needleName(s.needleNm),
     point: `${POINT_LABEL[s.needlePoint]}${s.needleEye === 'large' ? ', large eye' : ''}`,
     shank: machine.shank,
     foot: FOOT_LABEL[s.foot],
     mode: MODE_LABEL[s.mode],
     spi: String(Number(s.spi.toFixed(1))),
-    topGf: String(Math.round(topGf)),
-    bobbinGf: String(Math.round(bobbinGf)),
+    topGf: gramsText(topGf),
+    bobbinGf: gramsText(bobbinGf),
     topPlace: placeOn(scales, 'top-dial', topGf),
     bobbinPlace: placeOn(scales, 'bobbin-turns', bobbinGf),
-    speed: `hands ${hand.toFixed(1)} in/s, at most ${s.maxInPerS.toFixed(1)}`,
+    speed: `${hand.toFixed(1)} in/s${s.maxInPerS > hand + 0.05 ? `, up to ${s.maxInPerS.toFixed(1)}` : ''}`,
     proven: s.provenAt !== null,
+    watch: watchWords(watchFor(zone)),
+    otherwise: otherwiseWords(
+      settingsBeside(s, settings),
+      { topGf, bobbinGf, spi: s.spi, hand, foot: s.foot },
+      cones,
+    ),
   };
+}
+
+/** What was set otherwise at the machine than the card says, in a line; nothing when it stands as the card says. */
+function otherwiseWords(
+  own: Settings,
+  card: { topGf: number; bobbinGf: number; spi: number; hand: number; foot: keyof typeof FOOT_LABEL },
+  cones: ReadonlyMap<string, Cone>,
+): string {
+  const parts = [
+    own.topGf !== undefined && `top ${gramsText(card.topGf)} → ${gramsText(own.topGf)} g`,
+    own.bobbinGf !== undefined && `bobbin ${gramsText(card.bobbinGf)} → ${gramsText(own.bobbinGf)} g`,
+    own.spi !== undefined && `${Number(card.spi.toFixed(1))} → ${Number(own.spi.toFixed(1))} spi`,
+    own.handInPerS !== undefined && `${card.hand.toFixed(1)} → ${own.handInPerS.toFixed(1)} in/s`,
+    own.foot !== undefined && FOOT_LABEL[own.foot].toLowerCase(),
+    own.topId !== undefined && `top thread ${thread(cones.get(own.topId), 'put away').name}`,
+    own.bobbinId !== undefined && `bobbin thread ${thread(cones.get(own.bobbinId), 'put away').name}`,
+  ].filter((p) => p !== false);
+  return parts.length > 0 ? `At the machine: ${parts.join(', ')}` : '';
 }

@@ -24,14 +24,14 @@ test('a card says everything that is set, in words that are read at arm’s leng
   expect(facts).toMatchObject({
     letter: 'A',
     top: { name: 'Heron Poly 60 Fog', hex: '#b9c6c9' },
-    needle: 'Nm 100 / US 16',
+    needle: 'Nm 100 · US 16 · 3.5',
     point: 'sharp point, large eye',
     foot: 'Ruler foot',
-    mode: 'Idling',
+    mode: 'keeps sewing when you pause',
     spi: '11.5',
     topGf: '84',
     bobbinGf: '17',
-    speed: 'hands 1.5 in/s, at most 2.8',
+    speed: '1.5 in/s, up to 2.8',
     proven: false,
   });
   const words = settingCard(facts).labels.map((l) => l.text);
@@ -58,7 +58,7 @@ test('what a test proved stands in place of the guess', () => {
     cones,
   );
   expect(proven).toMatchObject({ topGf: '92', bobbinGf: '18', proven: true });
-  expect(settingCard(proven).labels.map((l) => l.text)).toContain('top, proven');
+  expect(settingCard(proven).labels.map((l) => l.text)).toContain('top, tested');
 });
 
 test('dial marks stand on it where the machine was measured', () => {
@@ -80,7 +80,7 @@ test('dial marks stand on it where the machine was measured', () => {
     scales,
   );
   const words = settingCard(measured).labels.map((l) => l.text);
-  expect(words).toContain('top, mark 3¼, proven');
+  expect(words).toContain('top, mark 3¼, tested');
   expect(words).toContain('bobbin, set this first');
 });
 
@@ -148,4 +148,29 @@ describe('the card’s dialog', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
     expect(onClose).toHaveBeenCalled();
   });
+});
+
+test('what to watch for and what was set otherwise at the machine stand on it', () => {
+  const at = setup.chosenAt.getTime() + 60_000;
+  const card = cardFacts(
+    setup,
+    aZone({ features: ['pocket-open'] }),
+    aQuilt(),
+    aMachine(),
+    cones,
+    {},
+    {
+      topGf: { value: 92, at },
+      foot: { value: 'bowl', at },
+      spi: { value: 9, at: at - 120_000 },
+    },
+  );
+  expect(card.watch).toBe('Mark the pocket; stitch inside the flap, never across');
+  // Set before this card was chosen, it holds no more.
+  expect(card.otherwise).toMatch(/^At the machine: top \d+ → 92 g, bowl foot$/);
+  expect(
+    settingCard(card)
+      .labels.map((l) => l.text)
+      .at(-1),
+  ).toMatch(/^At the machine: .* · Watch for: Mark/);
 });

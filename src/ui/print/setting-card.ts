@@ -22,6 +22,9 @@ export interface CardFacts {
   bobbinPlace: string | null;
   speed: string;
   proven: boolean;
+  /** What to watch for in the zone, and what was set otherwise at the machine; each in one line, or nothing. */
+  watch: string;
+  otherwise: string;
 }
 
 /** A7 on its side, eight to a sheet of A4, drawn at 8 units a mm. */
@@ -92,10 +95,12 @@ export function settingCard(c: CardFacts): Drawing {
   big(
     304,
     c.topGf,
-    'gf',
-    `top${c.topPlace ? `, ${c.topPlace}` : ''}, ${c.proven ? 'proven' : 'to be tested first'}`,
+    'g',
+    `top${c.topPlace ? `, ${c.topPlace}` : ''}, ${c.proven ? 'tested' : 'to be tested first'}`,
   );
-  big(604, c.bobbinGf, 'gf', `bobbin${c.bobbinPlace ? `, ${c.bobbinPlace}` : ', set this first'}`);
+  big(604, c.bobbinGf, 'g', `bobbin${c.bobbinPlace ? `, ${c.bobbinPlace}` : ', set this first'}`);
+  const line = [c.otherwise, c.watch && `Watch for: ${c.watch}`].filter(Boolean).join(' · ');
+  if (line) put(LEFT, 582, line, 20, 600, W - 2 * LEFT);
   return { width: W, height: H, marks, labels };
 }
 

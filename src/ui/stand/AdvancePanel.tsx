@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
+import type { Roll } from '@/core/stand/advance';
 import type { Squareness } from '@/core/stand/squareness';
 import { numberOf } from '@/ui/kit/number-of';
 import { Big } from './Big';
@@ -11,20 +12,19 @@ const CHECKS = [
   'Three layers smoothed, none taut',
   'Rail lowered, gap as before',
   'Sides basted, clamps on',
-  'Back looked at',
+  'Back checked',
 ] as const;
 
 /** Rolling on to the next pass: five things in order, and the width while the tape is at hand. */
 export function AdvancePanel({
-  pass,
-  raise,
+  roll,
   square,
   widths,
   onClose,
   onDone,
 }: {
-  pass: number;
-  raise: boolean;
+  /** From which pass to which; nothing where there is no other. */
+  roll: Roll | null;
   square: Squareness | null;
   widths: readonly { pass: number; widthIn: number }[];
   onClose: () => void;
@@ -35,11 +35,16 @@ export function AdvancePanel({
   const n = numberOf(width);
   const bad = width.trim() !== '' && !(typeof n === 'number' && n >= 1 && n <= 400);
   return (
-    <StandPanel title={`Advance to pass ${pass}`} onClose={onClose}>
+    <StandPanel
+      title={roll ? `${roll.back ? 'Roll back' : 'Advance'} to pass ${roll.to}` : 'There is no other pass'}
+      onClose={onClose}
+    >
       <p className="mt-2 text-20">{safety('pinch').text}</p>
-      {raise && (
-        <p className="mt-1 text-24 font-semibold text-weld">
-          The roll has grown: set the rail higher before this pass.
+      {roll?.rail && (
+        <p className="mt-1 text-24 font-semibold text-weld-text">
+          {roll.rail === 'raise'
+            ? 'The roll has grown: set the rail higher before this pass.'
+            : 'The roll is thinner again: set the rail lower before this pass.'}
         </p>
       )}
       <ul className="mt-3 grid gap-2 lg:grid-cols-2">
@@ -63,7 +68,7 @@ export function AdvancePanel({
       </ul>
       <div className="mt-4 flex flex-wrap items-end gap-4">
         <label className="grid text-20">
-          Width here, in
+          Width at its start, in
           <input
             inputMode="decimal"
             value={width}
@@ -75,9 +80,9 @@ export function AdvancePanel({
         <Trend widths={widths} />
         <Big
           look="act"
-          label={`Go on with pass ${pass}`}
+          label={roll ? `Pass ${roll.to} lies on the frame` : 'Back'}
           disabled={bad}
-          onClick={() => onDone(pass, typeof n === 'number' ? n : null)}
+          onClick={() => (roll ? onDone(roll.to, typeof n === 'number' ? n : null) : onClose())}
         />
       </div>
       {bad && (

@@ -8,12 +8,18 @@ const LOOK = {
 /** A button for a gloved hand, with its key beside it. */
 export function Big({
   label,
+  name,
+  under,
   hint,
   onClick,
   look = 'plain',
   disabled,
 }: {
   label: string;
+  /** What it is called for those who do not see it, where its label is a sign. */
+  name?: string;
+  /** What it would act on, small under its label. */
+  under?: string;
   hint?: string;
   onClick: () => void;
   look?: keyof typeof LOOK;
@@ -24,9 +30,13 @@ export function Big({
       type="button"
       disabled={disabled}
       onClick={onClick}
-      className={`flex min-h-[88px] min-w-[88px] items-center justify-center gap-3 rounded px-4 text-24 font-semibold disabled:opacity-40 ${LOOK[look]}`}
+      aria-label={name}
+      className={`flex min-h-[88px] min-w-[88px] items-center justify-center gap-3 rounded px-2 text-20 leading-tight font-semibold disabled:opacity-40 sm:px-4 sm:text-24 ${LOOK[look]}`}
     >
-      {label}
+      <span className="min-w-0">
+        {label}
+        {under && <span className="block text-16 leading-tight font-normal text-ink2">{under}</span>}
+      </span>
       {hint && <kbd className="text-16 font-normal opacity-80 max-sm:hidden">{hint}</kbd>}
     </button>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import type { LogEntry } from '@/core/stand/log';
+import type { LogEntry } from '@/core/log/entry';
 import { Big } from './Big';
 import { StandPanel } from './StandPanel';
 

@@ -1,23 +1,27 @@
 import { format } from 'date-fns';
-import type { LogEntry } from '@/core/stand/log';
+import type { LogEntry } from '@/core/log/entry';
 import { Big } from './Big';
-import { KIND_WORDS } from './kind-words';
+import { KIND_WORDS, settingWords } from './kind-words';
 import { StandPanel } from './StandPanel';
 
 const MOST = 60;
 
-/** What was written down, newest first; each can be taken back. */
+/** What was written down, newest first; each can be undone. */
 export function ListPanel({
   entries,
+  nameOf,
   onUndo,
   onClose,
+  onBack,
   onKeys,
   onTempo,
   onMachine,
 }: {
   entries: readonly LogEntry[];
+  nameOf: (cone: string) => string;
   onUndo: (id: string) => void;
   onClose: () => void;
+  onBack: () => void;
   onKeys: () => void;
   onTempo: () => void;
   onMachine: () => void;
@@ -26,24 +30,29 @@ export function ListPanel({
   return (
     <StandPanel title="What was written down" onClose={onClose}>
       <div className="mt-2 flex flex-wrap gap-2">
+        <Big label="Back checked" look="quiet" onClick={onBack} />
         <Big label="Machine" look="quiet" onClick={onMachine} />
         <Big label="Tempo" look="quiet" onClick={onTempo} />
         <Big label="Keys and pedals" look="quiet" onClick={onKeys} />
       </div>
       {newest.length === 0 && (
-        <p className="mt-4 text-24">Nothing yet. What is tapped here is listed, and can be taken back.</p>
+        <p className="mt-4 text-24">Nothing yet. What is tapped here is listed, and can be undone.</p>
       )}
       <ol className="mt-3">
         {newest.map((e) => (
           <li key={e.id} className="flex items-center gap-4 border-b py-1 text-24">
             <span className="w-28 text-ink2">{format(new Date(e.at), 'd MMM HH:mm')}</span>
             <span className="flex-1">
-              {KIND_WORDS[e.kind]}
+              {e.kind === 'setting-changed' || e.kind === 'thread-changed'
+                ? settingWords(e, nameOf)
+                : KIND_WORDS[e.kind]}
               {e.pass !== undefined && `, pass ${e.pass}`}
               {e.minutes !== undefined && `, ${e.minutes} min`}
               {e.widthIn !== undefined && `, ${e.widthIn} in`}
+              {e.nm !== undefined && `, Nm ${e.nm}`}
+              {e.note && `: ${e.note}`}
             </span>
-            <Big label="Take back" look="quiet" onClick={() => onUndo(e.id)} />
+            <Big label="Undo" look="quiet" onClick={() => onUndo(e.id)} />
           </li>
         ))}
       </ol>

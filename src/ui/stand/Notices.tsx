@@ -1,4 +1,5 @@
 import { safety } from '@/core/cautions/cautions';
+import type { Roll } from '@/core/stand/advance';
 import type { squareness } from '@/core/stand/squareness';
 import { Big } from './Big';
 import { KIND_WORDS } from './kind-words';
@@ -6,7 +7,7 @@ import type { Outbox } from './outbox';
 
 /** Something the quilter must know now, the most pressing first. */
 interface Notice {
-  key: 'store' | 'refused' | 'back' | 'raise' | 'needle' | 'square' | 'posture';
+  key: 'store' | 'refused' | 'roll' | 'back' | 'needle' | 'square' | 'posture';
   words: string;
   /** What its button says, where something is to be answered. */
   answer?: string;
@@ -21,9 +22,9 @@ export function noticesOf(now: {
   /** This device keeps nothing. */
   storeFails: boolean;
   refused: Outbox['refused'][number] | null;
-  pass: number | null;
+  /** The frame stands at another pass than the step is in. */
+  roll: Roll | null;
   lookAtBack: boolean;
-  raise: boolean;
   needleShare: number;
   square: ReturnType<typeof squareness>;
   /** Milliseconds sewn without rest, when it is time for one. */
@@ -34,19 +35,23 @@ export function noticesOf(now: {
     now.storeFails && {
       key: 'store',
       words:
-        'This device keeps nothing: what is tapped is lost when the page is. Allow it storage, or use another browser.',
+        'This device stores nothing: what is tapped is lost when the page is closed. Allow it storage, or use another browser.',
     },
     refused && {
       key: 'refused',
       words: `The studio’s computer would not take “${KIND_WORDS[refused.entry.kind]}”: ${refused.reason}`,
       answer: 'Seen',
     },
+    now.roll && {
+      key: 'roll',
+      words: rollWords(now.roll),
+      answer: now.roll.back ? 'Roll back' : 'Advance',
+    },
     now.lookAtBack && {
       key: 'back',
-      words: 'Stop, needle up: look at the back.',
+      words: 'Stop, needle up: check the back.',
       answer: 'It is good',
     },
-    now.raise && { key: 'raise', words: `The roll has grown: raise the rail before pass ${now.pass}.` },
     now.needleShare >= WORN && {
       key: 'needle',
       words: `The needle is worn: ${Math.round(now.needleShare * 100)} % of its life.`,
@@ -61,6 +66,10 @@ export function noticesOf(now: {
   return notices.filter((n) => !!n);
 }
 
+/** What rolling asks, while it is still to be done. */
+export const rollWords = (r: Roll): string =>
+  `${r.back ? 'Roll back' : 'Advance'} to pass ${r.to}${r.rail === 'raise' ? ': the roll has grown, raise the rail' : r.rail === 'lower' ? ': the roll is thinner again, lower the rail' : ''}.`;
+
 export function Notices({
   notices,
   onAnswer,
@@ -70,11 +79,11 @@ export function Notices({
 }) {
   if (notices.length === 0) return null;
   return (
-    <ul className="mt-3 grid gap-2">
+    <ul className="mt-2 grid gap-2">
       {notices.slice(0, SHOWN).map((n) => (
         <li
           key={n.key}
-          className="flex flex-wrap items-center gap-4 border-l-8 border-weld bg-cloth px-4 py-2 text-24"
+          className="flex flex-wrap items-center gap-4 border-l-8 border-weld bg-cloth px-4 py-1 text-20 sm:text-24"
         >
           <span className="min-w-0 flex-1">{n.words}</span>
           {n.answer && <Big onClick={() => onAnswer(n.key)} label={n.answer} look="quiet" />}

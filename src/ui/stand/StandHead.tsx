@@ -9,6 +9,7 @@ export function StandHead({
   old,
   outbox,
   writing,
+  last,
 }: {
   quilt: { id: string; name: string };
   /** Which step of how many, in words. */
@@ -19,6 +20,8 @@ export function StandHead({
   outbox: Outbox;
   /** Entries that are not on the device yet. */
   writing: number;
+  /** What was written down last, in words. */
+  last: string | null;
 }) {
   const waiting = outbox.waiting.length;
   return (
@@ -27,7 +30,7 @@ export function StandHead({
         href={`/quilts/${quilt.id}/quilt`}
         className="inline-flex min-h-11 items-center underline underline-offset-4"
       >
-        Leave
+        Back to the plan
       </Link>
       <h1 className="text-16 sm:text-24">{quilt.name}</h1>
       <p>
@@ -39,16 +42,16 @@ export function StandHead({
           <span className="max-sm:hidden">Computer away: </span>as last seen here
         </p>
       )}
-      <p
-        role="status"
-        className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}
-      >
+      <p role="status" className="sr-only">
+        {last}
+      </p>
+      <p className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}>
         {!outbox.known
           ? '…'
           : writing > 0
             ? `writing ${writing}…`
             : waiting === 0
-              ? 'all kept'
+              ? 'all saved'
               : `${waiting} ${waiting === 1 ? 'waits' : 'wait'} on this device`}
       </p>
     </header>

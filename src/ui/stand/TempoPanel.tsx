@@ -2,17 +2,25 @@
 import { useEffect, useMemo, useState } from 'react';
 import { BEATS, tempoOf } from '@/core/stand/tempo';
 import { Big } from './Big';
-import type { ShownStep } from './stand-facts';
 import { StandPanel } from './StandPanel';
 
 const STEP = 5;
 
 /** A beat for hands in manual mode and for combs: heard and seen, with what machine and hands do to it. */
-export function TempoPanel({ step, onClose }: { step: ShownStep | null; onClose: () => void }) {
+export function TempoPanel({
+  setting,
+  onClose,
+}: {
+  setting: { handInPerS: number; spi: number } | null;
+  onClose: () => void;
+}) {
   const [beats, setBeats] = useState(60);
   const [on, setOn] = useState(false);
   const [beat, setBeat] = useState(0);
-  const tempo = useMemo(() => (step ? tempoOf(step.handInPerS, step.spi, beats) : null), [step, beats]);
+  const tempo = useMemo(
+    () => (setting ? tempoOf(setting.handInPerS, setting.spi, beats) : null),
+    [setting, beats],
+  );
   useEffect(() => {
     if (!on) return;
     const audio = new AudioContext();
@@ -37,7 +45,7 @@ export function TempoPanel({ step, onClose }: { step: ShownStep | null; onClose:
   return (
     <StandPanel title="Tempo" onClose={onClose}>
       {!tempo ? (
-        <p className="mt-4 text-24">Every step is done: there is nothing to keep time to.</p>
+        <p className="mt-4 text-24">Every step is sewn: there is nothing to keep time to.</p>
       ) : (
         <>
           <div className="mt-4 flex flex-wrap items-center gap-2">
@@ -71,7 +79,7 @@ export function TempoPanel({ step, onClose }: { step: ShownStep | null; onClose:
             <b>{Math.round(tempo.stitchesPerBeat)} stitches</b>.
           </p>
           <p className="mt-2 text-24">
-            In manual mode set the machine to <b>{Math.round(tempo.spm)} a minute</b>: then {step!.spi}{' '}
+            With a fixed speed set the machine to <b>{Math.round(tempo.spm)} a minute</b>: then {setting!.spi}{' '}
             stitches lie in each inch. Faster hands alone make longer stitches, a faster needle alone shorter
             ones.
           </p>

@@ -1,11 +1,13 @@
 /** What can be done at the Stand with one key or one pedal. */
 export const STAND_ACTS = [
-  { id: 'go', label: 'Begin, pause, go on', key: ' ' },
-  { id: 'done', label: 'Step done', key: 'Enter' },
+  { id: 'go', label: 'Start, pause, go on', key: ' ' },
+  { id: 'done', label: 'Finish step', key: 'Enter' },
+  { id: 'zone', label: 'Next zone', key: 'z' },
   { id: 'fault', label: 'Fault', key: 'f' },
   { id: 'bobbin', label: 'Bobbin changed', key: 'b' },
   { id: 'needle', label: 'Needle changed', key: 'n' },
-  { id: 'back', label: 'Back looked at', key: 'c' },
+  { id: 'change', label: 'Set otherwise', key: 's' },
+  { id: 'back', label: 'Back checked', key: 'c' },
   { id: 'advance', label: 'Advance', key: 'a' },
   { id: 'undo', label: 'Undo', key: 'u' },
 ] as const;

@@ -1,6 +1,6 @@
 'use client';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { LogEntry } from '@/core/stand/log';
+import type { LogEntry } from '@/core/log/entry';
 
 /** An entry as the studio’s computer has it; one this device has only just sent has no cursor yet. */
 export type KnownEntry = LogEntry & { cursor?: number };

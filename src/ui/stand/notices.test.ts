@@ -3,9 +3,8 @@ import { noticesOf } from './Notices';
 const quiet = {
   storeFails: false,
   refused: null,
-  pass: 4,
+  roll: null,
   lookAtBack: false,
-  raise: false,
   needleShare: 0.3,
   square: null,
   sewnOnMs: null,
@@ -16,12 +15,14 @@ const keys = (part: Partial<Parameters<typeof noticesOf>[0]>) =>
 test('nothing is said when nothing is wanted', () => expect(noticesOf(quiet)).toEqual([]));
 
 test('what loses work comes before what can wait', () => {
-  expect(keys({ sewnOnMs: 31 * 60_000, raise: true, lookAtBack: true, storeFails: true })).toEqual([
-    'store',
-    'back',
-    'raise',
-    'posture',
-  ]);
+  expect(
+    keys({
+      sewnOnMs: 31 * 60_000,
+      roll: { from: 3, to: 4, back: false, rail: null },
+      lookAtBack: true,
+      storeFails: true,
+    }),
+  ).toEqual(['store', 'roll', 'back', 'posture']);
 });
 
 test('a needle is called worn from nine tenths of its life, with the share', () => {
@@ -46,7 +47,16 @@ test('a refused entry is named with its reason, and what can be answered has a b
   const [told] = noticesOf({ ...quiet, refused });
   expect(told!.words).toMatch(/would not take “.+”: There is no such pass\.$/);
   expect(told!.answer).toBe('Seen');
-  const [raise] = noticesOf({ ...quiet, raise: true });
-  expect(raise!.answer).toBeUndefined();
-  expect(raise!.words).toMatch(/before pass 4/);
+});
+
+test('rolling says where to and what the rail needs, forth and back', () => {
+  const words = (roll: Parameters<typeof noticesOf>[0]['roll']) => noticesOf({ ...quiet, roll })[0];
+  expect(words({ from: 3, to: 4, back: false, rail: 'raise' })).toMatchObject({
+    words: 'Advance to pass 4: the roll has grown, raise the rail.',
+    answer: 'Advance',
+  });
+  expect(words({ from: 4, to: 3, back: true, rail: 'lower' })).toMatchObject({
+    words: 'Roll back to pass 3: the roll is thinner again, lower the rail.',
+    answer: 'Roll back',
+  });
 });

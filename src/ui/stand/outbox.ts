@@ -1,7 +1,7 @@
 'use client';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuidv7 } from 'uuid';
-import type { LogEntry } from '@/core/stand/log';
+import type { LogEntry } from '@/core/log/entry';
 import { addKnown } from './known';
 
 interface Kept extends DBSchema {
@@ -110,7 +110,12 @@ export async function send(): Promise<void> {
       const answer = await fetch('/log', {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ device: await deviceId(), entries: first.map((w) => w.entry) }),
+        body: JSON.stringify({
+          device: await deviceId(),
+          // What this device takes the time to be, so that what happened is dated by the studio's clock.
+          sentAt: new Date().toISOString(),
+          entries: first.map((w) => w.entry),
+        }),
       });
       if (!answer.ok) throw new Error(String(answer.status));
       const { kept, refused } = (await answer.json()) as {

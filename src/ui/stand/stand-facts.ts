@@ -1,103 +1,178 @@
-import { coneName } from '@/actions/zone-brief';
 import type { readPlan } from '@/actions/plan';
+import { handSpeedOf } from '@/actions/plan';
 import type { QuiltView } from '@/actions/quilt-view';
-import { placeOn, type Scales } from '@/core/machine/scales';
+import { coneName } from '@/actions/zone-brief';
+import { clipToBand } from '@/core/geometry/band';
+import { areaOf, type MultiPolygon, type XY } from '@/core/geometry/polygon';
+import { bandsOf, rolledMm } from '@/core/plan/work-plan';
+import { stepId } from '@/core/plan/step-key';
 import { rollPassByPass } from '@/core/stand/roll';
-import { type StandStep } from '@/core/stand/state';
-import { rolledMm } from '@/core/plan/work-plan';
-import { MODE_LABEL } from '@/core/stitch/machine';
-import { usSize } from '@/core/tables/needles';
-import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
+import type { StandStep, StandZone } from '@/core/stand/state';
+import { type Mode } from '@/core/stitch/machine';
+import type { Eye, Point } from '@/core/tables/needles';
+import { type FootId, techniques } from '@/core/tables/techniques';
 import { bobbinCapacityM } from '@/core/usage/usage';
+import { type WatchFor, watchFor } from '@/core/watch/watch-for';
 import { cardFacts } from '@/ui/print/card-facts';
+import { spotIn, zonePath } from '@/ui/quilt-map/outline';
 
-/** A step with everything its screen says. */
-export interface ShownStep extends StandStep {
-  letters: string[];
-  zones: string[];
-  threadName: string;
-  hex: string | null;
-  bobbinName: string;
-  bobbinId: string;
-  /** Metres the bobbin of this step holds when full. */
-  capacityM: number;
-  needle: string;
-  needleNm: number;
-  needleEye: string;
-  needlePoint: string;
-  foot: string;
+/** A zone of a step as its card has it. */
+export interface ShownZone extends StandZone {
+  name: string;
   work: string;
-  mode: string;
+  topId: string;
+  foot: FootId;
+  /** What the card asks for, where the step keeps another foot on. */
+  cardFoot: FootId;
+  mode: Mode;
   spi: number;
   handInPerS: number;
   maxInPerS: number;
-  topGf: string;
-  bobbinGf: string;
-  topPlace: string | null;
-  proven: boolean;
+  topGf: number;
+  bobbinGf: number;
+  /** When its tensions were tested, milliseconds; null before. */
+  provenAt: number | null;
+  needleNm: number;
+  needleEye: Eye;
+  needlePoint: Point;
   besideRuler: boolean;
-  idling: boolean;
-  stitchesPerMin: number;
+  watch: WatchFor[];
+}
+
+/** A step with everything its screen says. */
+export interface ShownStep extends StandStep {
+  zones: readonly ShownZone[];
+}
+
+/** A thread the Stand may name. */
+export interface ShownThread {
+  id: string;
+  name: string;
+  hex: string | null;
+  role: 'top' | 'bobbin' | 'both';
+  /** Metres a bobbin of it holds. */
+  capacityM: number;
+  /** Bobbins of it on the tray. */
+  wound: number;
+}
+
+/** A zone as the picture of a pass draws it. */
+export interface DrawnZone {
+  id: string;
+  letter: string;
+  name: string;
+  d: string;
+  hex: string;
+  watch: string[];
+}
+/** A pass on the frame: its band, and where in it each zone’s letter stands. */
+export interface DrawnPass {
+  from: number;
+  to: number;
+  spots: Record<string, XY>;
+}
+export interface PassDrawing {
+  widthIn: number;
+  lengthIn: number;
+  turned: boolean;
+  zones: DrawnZone[];
+  passes: DrawnPass[];
 }
 
 /** The steps of a quilt as the Stand shows them. */
-export function shownSteps(
-  view: QuiltView,
-  read: Awaited<ReturnType<typeof readPlan>>,
-  scales: Scales,
-): ShownStep[] {
+export function shownSteps(view: QuiltView, read: Awaited<ReturnType<typeof readPlan>>): ShownStep[] {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const zones = new Map(view.zones.map((z) => [z.id, z]));
-  return read.steps.flatMap((s): ShownStep[] => {
-    const first = s.zones[0] && zones.get(s.zones[0].id);
-    const setup = first && view.setups.get(first.id);
-    const top = setup && cones.get(setup.topId);
-    const bobbin = setup && cones.get(setup.bobbinId);
-    if (!first || !setup || !top || !bobbin) return [];
-    const of = (what: 'stitches' | 'bobbinM' | 'topM') =>
-      s.zones.reduce(
-        (sum, z) => sum + (read.plan.zones.find((p) => p.id === z.id)?.[what] ?? 0) * z.share,
-        0,
-      );
-    const card = cardFacts(setup, first, view.quilt, read.machine, cones, scales);
-    const t = techniques.get(first.technique);
-    const hand = setup.handInPerS ?? Math.min(t.handInPerS, setup.maxInPerS);
-    return [
-      {
-        pass: s.pass,
-        thread: s.thread,
-        stabilise: s.stabilise,
-        minutes: s.minutes,
-        stitches: of('stitches'),
-        bobbinM: of('bobbinM'),
-        topM: of('topM'),
-        letters: s.zones.map((z) => z.letter),
-        zones: s.zones.map((z) => zones.get(z.id)?.name ?? ''),
-        threadName: coneName(top),
-        hex: top.hex,
-        bobbinName: coneName(bobbin),
-        bobbinId: bobbin.id,
-        capacityM: bobbinCapacityM(read.request.bobbinMm, bobbin),
-        needle: `Nm ${setup.needleNm} / US ${usSize(setup.needleNm)}`,
-        needleNm: setup.needleNm,
-        needleEye: setup.needleEye,
-        needlePoint: setup.needlePoint,
-        foot: FOOT_LABEL[setup.foot],
-        work: card.work,
-        mode: MODE_LABEL[setup.mode],
-        spi: setup.spi,
-        handInPerS: hand,
-        maxInPerS: setup.maxInPerS,
-        topGf: card.topGf,
-        bobbinGf: card.bobbinGf,
-        topPlace: placeOn(scales, 'top-dial', Number(card.topGf)),
-        proven: card.proven,
-        besideRuler: t.besideRuler,
-        idling: setup.mode === 'idling',
-        stitchesPerMin: hand * setup.spi * 60,
-      },
-    ];
+  const feet = new Map(read.inside.map((s) => [s.key, new Map(s.zones.map((z) => [z.id, z.foot]))]));
+  return read.steps.map((s): ShownStep => ({
+    pass: s.pass,
+    thread: s.thread,
+    stabilise: s.stabilise,
+    minutes: s.minutes,
+    zones: s.zones.flatMap(({ id, share }): ShownZone[] => {
+      const zone = zones.get(id);
+      const setup = view.setups.get(id);
+      const planned = read.plan.zones.find((p) => p.id === id);
+      if (!zone || !setup || !planned || !cones.has(setup.topId) || !cones.has(setup.bobbinId)) return [];
+      const card = cardFacts(setup, zone, view.quilt, read.machine, cones);
+      return [
+        {
+          id,
+          letter: zone.letter,
+          name: zone.name,
+          work: card.work,
+          stitches: planned.stitches * share,
+          bobbinId: setup.bobbinId,
+          bobbinM: planned.bobbinM * share,
+          topId: setup.topId,
+          chosenAt: setup.chosenAt.getTime(),
+          provenAt: setup.provenAt?.getTime() ?? null,
+          foot: feet.get(stepId(s))?.get(id) ?? setup.foot,
+          cardFoot: setup.foot,
+          mode: setup.mode,
+          spi: setup.spi,
+          handInPerS: handSpeedOf(setup, zone.technique),
+          maxInPerS: setup.maxInPerS,
+          topGf: setup.provenTopGf ?? setup.topGf,
+          bobbinGf: setup.provenBobbinGf ?? setup.bobbinGf,
+          needleNm: setup.needleNm,
+          needleEye: setup.needleEye,
+          needlePoint: setup.needlePoint,
+          besideRuler: techniques.get(zone.technique).besideRuler,
+          watch: watchFor(zone),
+        },
+      ];
+    }),
+  }));
+}
+
+/** Threads nearest in size offered for a change at the machine, besides those on the quilt’s cards. */
+const MOST_THREADS = 40;
+
+/** The threads a change at the machine may name: those on the quilt’s cards first, then the rest of the shelf. */
+export function shownThreads(
+  view: QuiltView,
+  read: Awaited<ReturnType<typeof readPlan>>,
+  tray: ReadonlyMap<string, number>,
+): ShownThread[] {
+  const named = new Set([...view.setups.values()].flatMap((s) => [s.topId, s.bobbinId]));
+  const rest = view.shelf.filter((c) => !named.has(c.id) && !c.archivedAt);
+  return [...view.shelf.filter((c) => named.has(c.id)), ...rest.slice(0, MOST_THREADS)].map((c) => ({
+    id: c.id,
+    name: coneName(c),
+    hex: c.hex,
+    role: c.role,
+    capacityM: bobbinCapacityM(read.request.bobbinMm, c),
+    wound: tray.get(c.id) ?? 0,
+  }));
+}
+
+/** Everything the picture of a pass is drawn from. */
+export function passDrawing(view: QuiltView, read: Awaited<ReturnType<typeof readPlan>>): PassDrawing {
+  const { quilt, zones } = view;
+  const turned = read.plan.passes?.turned ?? false;
+  const passes = bandsOf(read.plan.passes, quilt).map(([from, to]): DrawnPass => {
+    const spots: Record<string, XY> = {};
+    for (const z of zones) {
+      const part = clipToBand(z.geometry, turned ? 0 : 1, from, to);
+      if (areaOf(part) > 0.5) spots[z.id] = spotIn(part);
+    }
+    return { from, to, spots };
   });
+  return {
+    widthIn: quilt.widthIn,
+    lengthIn: quilt.lengthIn,
+    turned,
+    passes,
+    zones: zones.map((z) => ({
+      id: z.id,
+      letter: z.letter,
+      name: z.name,
+      d: zonePath(z.geometry as MultiPolygon),
+      hex: z.fabrics[0]?.hex ?? '#8b8474',
+      watch: watchFor(z).map((w) => w.label),
+    })),
+  };
 }
 
 /** Before which passes the rail is to be raised. */

@@ -1,16 +1,21 @@
 import { coneName } from '@/actions/zone-brief';
-import { PRICES, readPlan } from '@/actions/plan';
+import { pricesOf, readPlan } from '@/actions/plan';
 import { minutesKnown, midHours } from '@/core/hours/known';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
-import { wholeSteps } from '@/core/plan/steps';
+import { insideProblem } from '@/core/plan/inside';
+import { smallSteps } from '@/core/plan/small-steps';
+import { ITEM_LABEL, itemsOf, orderActs } from '@/core/plan/steps';
+import { ACTS } from '@/core/hours/factors';
 import { predicted, proven } from '@/core/source/known';
 import { lengthText } from '@/core/units/length-text';
 import { readBobbins } from '@/data/bobbins';
+import { readFramed } from '@/data/quilts';
 import { db } from '@/data/sql';
 import { rolledMm } from '@/core/plan/work-plan';
 import { rollPassByPass } from '@/core/stand/roll';
-import { techniques } from '@/core/tables/techniques';
+import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
+import { ACT_MIN } from '@/core/usage/sewing-time';
 import { PassTable, ReachFrames } from '@/ui/plan/PassTable';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { FaultTable } from '@/ui/faults/FaultTable';
@@ -42,12 +47,23 @@ export default async function QuiltingPage(props: QuiltPageProps) {
   const { part: asked } = await props.searchParams;
   const part = PARTS.find((p) => p.id === asked)?.id ?? 'steps';
   const { quilt, zones, shelf, faults } = view;
-  const [read, tray] = await Promise.all([readPlan(db(), view), part === 'thread' ? readBobbins(db()) : []]);
-  const { plan, steps, belief, preferences, share, moved } = read;
+  const [read, tray, framed] = await Promise.all([
+    readPlan(db(), view),
+    part === 'thread' ? readBobbins(db()) : [],
+    readFramed(db(), quilt.id),
+  ]);
+  const { plan, steps, inside, left: leftOver, belief, preferences, share, moved, request } = read;
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const left = 1 - share;
-  const minutes = minutesKnown(wholeSteps(plan, PRICES.changeMin, left), belief);
+  const minutes = minutesKnown(leftOver, belief);
   const inHours = (n: number) => (n / 60).toFixed(1);
+  const unsewn = steps.filter((s) => !isSewn(s, quilt.sewn));
+  const items = itemsOf(unsewn, belief);
+  const itemsSum = Object.values(items).reduce((sum, m) => sum + m, 0);
+  const acts = orderActs(steps, { ...pricesOf(preferences), basteMin: request.basteMin });
+  const broughtBy = new Map(
+    steps.map((s, i) => [stepId(s), acts[i]!.advance + acts[i]!.baste + acts[i]!.thread]),
+  );
   const open = faults.filter((f) => f.status === 'open').length;
   const unmatched = zones.filter((z) => !view.setups.has(z.id)).length;
   const { passes } = plan;
@@ -100,7 +116,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           label="Passes"
           value={
             passes ? (
-              <Sourced of={quilt.passes ? proven(quilt.passes, 'fixed') : predicted(passes.passes)}>
+              <Sourced of={quilt.passes ? proven(quilt.passes, 'locked in') : predicted(passes.passes)}>
                 {passes.passes}
               </Sourced>
             ) : (
@@ -109,19 +125,19 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           }
           beside={
             passes
-              ? `${passes.turned ? 'turned' : 'not turned'}${passes.alternative ? `, the other way ${passes.alternative.passes}` : ''}`
+              ? `loaded ${passes.turned ? 'sideways' : 'upright'}${passes.alternative ? `, ${passes.turned ? 'upright' : 'sideways'} ${passes.alternative.passes}` : ''}`
               : ''
           }
         />
         <Fact
           label="Steps sewn"
           value={`${sewn.length}`}
-          beside={`of ${steps.length}, ${done.length} ${done.length === 1 ? 'pass' : 'passes'} through`}
+          beside={`of ${steps.length}, ${done.length} finished ${done.length === 1 ? 'pass' : 'passes'}`}
         />
         <Fact
           label="Hours left"
           value={<Sourced of={minutes}>{midHours(minutes).value.toFixed(1)}</Sourced>}
-          beside={`${inHours(minutes.value.low)} to ${inHours(minutes.value.high)} four times in five`}
+          beside={`80 % range: ${inHours(minutes.value.low)} to ${inHours(minutes.value.high)} h`}
         />
         <Fact label="Open faults" value={open} beside="" />
       </dl>
@@ -157,6 +173,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
               : null
           }
           onFrame={quilt.onFrameSince !== null}
+          framed={framed}
           quilted={quilt.step === 'hand-back'}
           home={quilt.handedBackOn !== null}
         />
@@ -168,11 +185,45 @@ export default async function QuiltingPage(props: QuiltPageProps) {
             key={quilt.version}
             quiltId={quilt.id}
             version={quilt.version}
-            request={{ ...plan.order, ...PRICES, rolling: preferences.rollingSchool }}
-            fixed={quilt.orderByHand ?? quilt.begun?.steps ?? null}
+            request={{ ...plan.order, ...pricesOf(preferences), rolling: preferences.rollingSchool }}
+            basteMin={request.basteMin ?? ACT_MIN.basteSides}
+            actsFactor={Math.exp(belief.fit.mean(ACTS))}
+            steps={steps.map((s) => ({
+              pass: s.pass,
+              thread: s.thread,
+              stabilise: s.stabilise,
+              ownMin: s.minutes - Math.exp(belief.fit.mean(ACTS)) * broughtBy.get(stepId(s))!,
+              zones: inside
+                .find((i) => i.key === stepId(s))!
+                .zones.map((z) => ({
+                  id: z.id,
+                  letter: z.letter,
+                  name: zones.find((x) => x.id === z.id)!.name,
+                  foot: FOOT_LABEL[z.foot],
+                })),
+            }))}
             byHand={quilt.orderByHand !== null}
+            begun={quilt.begun !== null}
             threads={threads}
             sewn={sewn.map(stepId)}
+            small={smallSteps(steps, plan, pricesOf(preferences)).filter(
+              (s) => !isSewn(steps[s.at]!, quilt.sewn),
+            )}
+            insideProblems={Object.fromEntries(
+              inside.flatMap((i) => {
+                const said = insideProblem(i.zones, (id) => i.zones.find((z) => z.id === id)!.letter);
+                return said ? [[i.key, said]] : [];
+              }),
+            )}
+          />
+          <Items
+            rows={[
+              ...(Object.entries(items) as [keyof typeof items, number][]).map(
+                ([k, min]) => [ITEM_LABEL[k], min] as const,
+              ),
+              ['loading and taking off, zones without a card', minutes.value.mid - itemsSum] as const,
+            ]}
+            total={minutes.value.mid}
           />
         </div>
       )}
@@ -233,6 +284,27 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         </div>
       )}
     </QuiltFrame>
+  );
+}
+
+/** What the hours left are made of. */
+function Items({ rows, total }: { rows: readonly (readonly [string, number])[]; total: number }) {
+  return (
+    <details className="mt-3">
+      <summary className="min-h-11 cursor-pointer py-2 font-medium">
+        What is left, item by item: {(total / 60).toFixed(1)} h
+      </summary>
+      <dl className="grid max-w-[480px] grid-cols-[1fr_auto] gap-x-6">
+        {rows
+          .filter(([, min]) => min >= 0.5)
+          .map(([name, min]) => (
+            <div key={name} className="contents">
+              <dt className="border-b py-1">{name}</dt>
+              <dd className="border-b py-1 text-right font-semibold tabular-nums">{Math.round(min)} min</dd>
+            </div>
+          ))}
+      </dl>
+    </details>
   );
 }
 

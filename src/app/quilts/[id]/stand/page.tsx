@@ -1,18 +1,19 @@
 import { likelyHere } from '@/actions/fault-setup';
 import { readPlan } from '@/actions/plan';
-import { scalesOf } from '@/core/machine/scales';
 import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
 import { symptoms } from '@/core/tables/symptoms';
+import { readTray } from '@/data/bobbins';
 import { readEntries } from '@/data/log';
 import { readScales } from '@/data/machines';
-import { readFittedIn } from '@/data/needles';
-import { readSewnBeforeLog } from '@/data/steps';
+import { readDrawer, readFittedIn } from '@/data/needles';
+import { readFramed } from '@/data/quilts';
 import { db } from '@/data/sql';
+import { readSewnBeforeLog } from '@/data/steps';
 import { SignPicture } from '@/ui/faults/SignPicture';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandBench } from '@/ui/stand/StandBench';
-import { raiseBefore, shownSteps } from '@/ui/stand/stand-facts';
+import { passDrawing, raiseBefore, shownSteps, shownThreads } from '@/ui/stand/stand-facts';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Stand' };
@@ -21,14 +22,17 @@ const SHOWN_SIGNS = 12;
 export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
-  const [read, measured, entries, fitted, before] = await Promise.all([
+  const [read, measured, entries, fitted, drawer, tray, framed, before] = await Promise.all([
     readPlan(db(), view),
     readScales(db(), machine.id),
     readEntries(db(), quilt.id),
     readFittedIn(db(), machine.id),
+    readDrawer(db()),
+    readTray(db()),
+    readFramed(db(), quilt.id),
     readSewnBeforeLog(db(), quilt.id),
   ]);
-  const steps = shownSteps(view, read, scalesOf(measured));
+  const steps = shownSteps(view, read);
   const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
   const signs = (await likelyHere(db(), view, next?.zones[0]?.id ?? null)).map((id) => ({
     id,
@@ -47,11 +51,23 @@ export default async function StandPage(props: QuiltPageProps) {
       quilt={{
         id: quilt.id,
         name: quilt.name,
-        widthIn: quilt.widthIn,
-        lengthIn: quilt.lengthIn,
         fixed: quilt.passes !== null,
+        quilted: quilt.handedBackOn !== null,
+        onFrame: quilt.onFrameSince !== null,
+        framed,
+        watch: quilt.watch,
       }}
       steps={steps}
+      threads={shownThreads(view, read, tray)}
+      drawing={passDrawing(view, read)}
+      measured={measured.map(({ kind, points }) => ({
+        kind,
+        points: points.map(({ mark, value }) => ({ mark, value })),
+      }))}
+      feet={machine.feet}
+      pins={view.faults.flatMap((f) =>
+        f.status === 'open' && f.xIn !== null && f.yIn !== null ? { xIn: f.xIn, yIn: f.yIn } : [],
+      )}
       sewnBefore={sewnBefore}
       entries={entries}
       cursor={entries.at(-1)?.cursor ?? 0}
@@ -61,7 +77,17 @@ export default async function StandPage(props: QuiltPageProps) {
         signs.map(({ id }) => [id, <SignPicture key={id} id={id} className="block h-[62px] w-full" />]),
       )}
       raiseBefore={raiseBefore(view, read)}
-      needle={fitted && { nm: fitted.nm, stitches: fitted.stitches, worn: fitted.worn, life: fitted.life }}
+      needle={
+        fitted && {
+          nm: fitted.nm,
+          eye: fitted.eye,
+          coated: fitted.coated,
+          stitches: fitted.stitches,
+          worn: fitted.worn,
+          life: fitted.life,
+        }
+      }
+      drawer={drawer.map(({ nm, eye, point, coated, stock }) => ({ nm, eye, point, coated, stock }))}
       map={
         <QuiltMap
           widthIn={quilt.widthIn}

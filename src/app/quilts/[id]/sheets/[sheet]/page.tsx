@@ -2,9 +2,11 @@ import { type Scales, scalesOf } from '@/core/machine/scales';
 import { readScales } from '@/data/machines';
 import { format, parseISO } from 'date-fns';
 import { notFound } from 'next/navigation';
-import { readPlan, PRICES } from '@/actions/plan';
+import { readPlan } from '@/actions/plan';
+import { readSettings } from '@/actions/settings';
+import type { ZoneSettings } from '@/core/log/fold';
 import { coneName } from '@/actions/zone-brief';
-import { planOrder } from '@/core/order/order';
+import { watchFor, watchWords } from '@/core/watch/watch-for';
 import { lengthText } from '@/core/units/length-text';
 import { db } from '@/data/sql';
 import { DrawingSvg } from '@/ui/draw/Marks';
@@ -24,7 +26,7 @@ import { readQuiltPage } from '../../quilt-page';
 export const metadata = { title: 'Sheet' };
 
 type Loaded = { rounds: TestRound[]; hand: HandBackOf } & Awaited<ReturnType<typeof readQuiltPage>> &
-  Awaited<ReturnType<typeof readPlan>> & { scales: Scales };
+  Awaited<ReturnType<typeof readPlan>> & { scales: Scales; settings: ReadonlyMap<string, ZoneSettings> };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
   loading: { title: 'Loading sheet', body: loading },
@@ -44,14 +46,15 @@ export default async function SheetPage({
   const sheet = SHEETS[(await params).sheet];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
-  const [plan, measured, hand] = await Promise.all([
+  const [plan, measured, hand, settings] = await Promise.all([
     readPlan(db(), page.view),
     readScales(db(), page.machine.id),
     readHandBack(db(), page.view.quilt.id),
+    readSettings(db(), page.view.quilt.id),
   ]);
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await readRounds(db(), setup.id) : [];
-  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds, hand };
+  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds, hand, settings };
   const { quilt } = page.view;
   return (
     <Sheet title={`${sheet.title}: ${quilt.name}, ${quilt.client}`} back={`/quilts/${quilt.id}/sheets`}>
@@ -137,6 +140,7 @@ function loading({ view, machine, plan, preferences }: Loaded) {
   const size = (w: number, l: number) =>
     `${lengthText(w, preferences.units)} by ${lengthText(l, preferences.units)}`;
   const { passes } = plan;
+  const watched = zones.map((z) => [z, watchWords(watchFor(z))] as const).filter(([, words]) => words !== '');
   return (
     <div className="grid grid-cols-[1fr_300px] gap-6">
       <div>
@@ -157,14 +161,26 @@ function loading({ view, machine, plan, preferences }: Loaded) {
               'Goes on',
               passes
                 ? passes.turned
-                  ? 'turned by 90°, its left side to the leader'
-                  : 'its top edge to the leader'
+                  ? 'sideways, its left side to the leader'
+                  : 'upright, its top edge to the leader'
                 : 'cannot be planned',
             ],
             ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
-            ['To watch', quilt.watch || 'nothing said'],
+            ['Watch for', quilt.watch || 'nothing said'],
           ]}
         />
+        {watched.length > 0 && (
+          <ul className="mt-3 space-y-1">
+            {watched.map(([z, words]) => (
+              <li key={z.id}>
+                <b>
+                  {z.letter} {z.name}:
+                </b>{' '}
+                {words}
+              </li>
+            ))}
+          </ul>
+        )}
         <ol className="mt-4 list-decimal space-y-1 pl-5">
           <li>Backing to the leaders, wrong side up, square; taut, not drum tight.</li>
           <li>Batting, then the top; baste across the top edge with the carriage locked.</li>
@@ -206,15 +222,13 @@ function loading({ view, machine, plan, preferences }: Loaded) {
   );
 }
 
-function order({ view, plan }: Loaded) {
+function order({ view, steps }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
-  const found = planOrder({ ...plan.order, ...PRICES });
-  const steps = view.quilt.orderByHand ?? found.order;
   return (
     <table className="w-full">
       <thead>
         <tr className="text-left">
-          {['', 'Pass', 'Top thread', 'Zones', 'Done'].map((h) => (
+          {['', 'Pass', 'Top thread', 'Zones in their order', 'Minutes', 'Done'].map((h) => (
             <th key={h} className="border-b-2 border-[#000] py-1 pr-4">
               {h}
             </th>
@@ -231,15 +245,11 @@ function order({ view, plan }: Loaded) {
               {i > 0 && steps[i - 1]!.thread !== s.thread && ' (change)'}
             </td>
             <td className="pr-4">
-              {view.zones
-                .filter(
-                  (z, k) =>
-                    view.setups.get(z.id)?.topId === s.thread &&
-                    (plan.zones[k]!.shares[s.pass - 1] ?? 0) > 0.005,
-                )
-                .map((z) => `${z.letter} ${z.name}`)
+              {s.zones
+                .map((z) => `${z.letter} ${view.zones.find((x) => x.id === z.id)?.name ?? ''}`)
                 .join(', ')}
             </td>
+            <td className="pr-4 tabular-nums">{Math.max(1, Math.round(s.minutes))}</td>
             <td className="text-20">☐</td>
           </tr>
         ))}
@@ -248,7 +258,7 @@ function order({ view, plan }: Loaded) {
   );
 }
 
-function cards({ view, machine, scales }: Loaded) {
+function cards({ view, machine, scales, settings }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -257,7 +267,9 @@ function cards({ view, machine, scales }: Loaded) {
       {done.map((z) => (
         <DrawingSvg
           key={z.id}
-          drawing={settingCard(cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones, scales))}
+          drawing={settingCard(
+            cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones, scales, settings.get(z.id)),
+          )}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
           className="h-auto w-full break-inside-avoid print:h-[62mm]"
         />

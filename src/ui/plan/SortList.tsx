@@ -16,14 +16,22 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import { type OrderRow, StepWords } from './StepWords';
 
-/** The order of work to be laid by hand: each step dragged, or moved with space and the arrows. */
-export function OrderDrag({
+export interface SortRow {
+  id: string;
+  /** What is moved, for those who do not see it. */
+  name: string;
+  content: React.ReactNode;
+}
+
+/** A list to be laid in another order: each row dragged, or moved with space and the arrows. */
+export function SortList({
+  label,
   rows,
   onMove,
 }: {
-  rows: readonly OrderRow[];
+  label: string;
+  rows: readonly SortRow[];
   onMove: (from: number, to: number) => void;
 }) {
   const sensors = useSensors(
@@ -37,7 +45,7 @@ export function OrderDrag({
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ol className="mt-2 border-y" aria-label="Order of work">
+        <ol className="mt-2 border-y" aria-label={label}>
           {rows.map((r) => (
             <Row key={r.id} row={r} />
           ))}
@@ -47,7 +55,7 @@ export function OrderDrag({
   );
 }
 
-function Row({ row }: { row: OrderRow }) {
+function Row({ row }: { row: SortRow }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: row.id,
   });
@@ -59,14 +67,14 @@ function Row({ row }: { row: OrderRow }) {
     >
       <button
         type="button"
-        aria-label={`Move step ${row.n}: pass ${row.pass}, ${row.thread?.name ?? ''}`}
+        aria-label={`Move ${row.name}`}
         className="grid size-11 shrink-0 cursor-grab touch-none place-items-center text-ink2"
         {...attributes}
         {...listeners}
       >
         <GripVertical size={18} aria-hidden />
       </button>
-      <StepWords row={row} />
+      {row.content}
     </li>
   );
 }

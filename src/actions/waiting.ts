@@ -1,0 +1,112 @@
+import type { HoursBelief } from '@/core/hours/factors';
+import { midMinutes } from '@/core/hours/sum';
+import type { Step } from '@/core/hours/step';
+import type { PlannedStep } from '@/core/plan/steps';
+import type { QuiltThread } from '@/core/usage/quilt-thread';
+import { readMark } from '@/data/log-mark';
+import { readMachines } from '@/data/machines';
+import { readPreferences } from '@/data/preferences';
+import { readMarks, readQuilts } from '@/data/quilts';
+import { readSetupsOf } from '@/data/setups';
+import type { Sql } from '@/data/sql';
+import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
+import { readZonesOf, zonesByQuilt } from '@/data/zones';
+import { readHours } from './hours';
+import { type KeptShelf, keptShelf } from './kept-shelf';
+import { planOf, shareSewn } from './plan';
+import { quiltWork } from './quilt-work';
+
+/** A quilt not yet handed back, with what is worked out of it. */
+export interface Waiting {
+  quilt: Quilt;
+  zones: Zone[];
+  setups: ReadonlyMap<string, ChosenSetup>;
+  steps: PlannedStep[];
+  /** What is left of it, as steps for its hours. */
+  left: Step[];
+  /** Share that is sewn, 0–1. */
+  share: number;
+  /** Metres its cards ask of each cone. */
+  work: QuiltThread;
+}
+
+export interface WaitingRoom {
+  waiting: Waiting[];
+  preferences: Preferences;
+  machines: Machine[];
+  shelf: KeptShelf;
+  cones: ReadonlyMap<string, Cone>;
+  belief: HoursBelief;
+}
+
+/** A quilt's plan is kept under its mark and the Workroom's; what hangs on the hours learned is reckoned from it each time. */
+interface Kept {
+  marks: string;
+  value: Waiting;
+}
+const holder = globalThis as { tidySpoolWaiting?: Map<string, Kept> };
+const kept = (holder.tidySpoolWaiting ??= new Map<string, Kept>());
+/** Quilts kept in mind at most: far more than ever wait. */
+const MOST_KEPT = 3000;
+
+/**
+ * Every quilt that waits, soonest first, each planned only when something it rests on has changed since. Null when there
+ * is no studio yet.
+ */
+export async function readWaiting(sql: Sql): Promise<WaitingRoom | null> {
+  const [preferences, machines, shelf, belief, rows, workroom] = await Promise.all([
+    readPreferences(sql),
+    readMachines(sql),
+    keptShelf(sql),
+    readHours(sql),
+    readMarks(sql),
+    readMark(sql, 'workroom'),
+  ]);
+  if (!preferences) return null;
+  const cones = new Map(shelf.all.map((c) => [c.id, c]));
+  const marks = new Map(rows.map((r) => [r.id, `${r.mark} ${workroom}`]));
+  const stale = rows.filter((r) => kept.get(r.id)?.marks !== marks.get(r.id)).map((r) => r.id);
+  if (stale.length > 0) {
+    if (kept.size > MOST_KEPT) kept.clear();
+    const fresh = await planAnew(sql, kept.size === 0 ? rows.map((r) => r.id) : stale, {
+      preferences,
+      machines,
+      shelf,
+      cones,
+      belief,
+    });
+    for (const w of fresh) kept.set(w.quilt.id, { marks: marks.get(w.quilt.id)!, value: w });
+  }
+  const waiting = rows.flatMap((r) => kept.get(r.id)?.value ?? []);
+  return { waiting: waiting.map((w) => asLearned(w, belief)), preferences, machines, shelf, cones, belief };
+}
+
+async function planAnew(
+  sql: Sql,
+  ids: readonly string[],
+  { preferences, machines, shelf, cones, belief }: Omit<WaitingRoom, 'waiting'>,
+): Promise<Waiting[]> {
+  const [quilts, zones, setups] = await Promise.all([
+    readQuilts(sql, ids),
+    readZonesOf(sql, ids),
+    readSetupsOf(sql, ids),
+  ]);
+  const byQuilt = zonesByQuilt(zones);
+  const byZone = new Map(setups.map((s) => [s.zoneId, s]));
+  return quilts.flatMap((quilt): Waiting[] => {
+    const machine = machines.find((m) => m.id === quilt.machineId);
+    if (!machine) return [];
+    const own = byQuilt.get(quilt.id) ?? [];
+    const cards = new Map(own.flatMap((z) => (byZone.has(z.id) ? [[z.id, byZone.get(z.id)!] as const] : [])));
+    const view = { quilt, zones: own, setups: cards, shelf: shelf.all };
+    const { steps, left, share } = planOf(view, machine, preferences, belief);
+    const work = quiltWork(quilt, own, cards, cones, machine);
+    return [{ quilt, zones: own, setups: cards, steps, left, share, work }];
+  });
+}
+
+/** The minutes and the share as the log has them now. */
+function asLearned(w: Waiting, belief: HoursBelief): Waiting {
+  const steps = w.steps.map((s) => ({ ...s, minutes: midMinutes(s, belief) }));
+  return { ...w, steps, share: shareSewn(w.quilt, steps) };
+}
