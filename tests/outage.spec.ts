@@ -33,7 +33,7 @@ plain(
         .toBeGreaterThan(DOWN_MS);
       studio.startDatabase();
       await taps(4);
-      await expect(page.getByText('all kept')).toBeVisible();
+      await expect(page.getByText('all saved')).toBeVisible();
       const kept = (await lines(page, quilt)).slice(had);
       expect(kept.filter((e) => e.kind === 'back-checked' || e.kind === 'bobbin-changed')).toHaveLength(30);
       expect(new Set(kept.map((e) => e.id)).size).toBe(kept.length);
@@ -125,7 +125,7 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     await page.keyboard.press('b');
     await page.keyboard.press('Space');
     await expect(page.getByText(/^sewing/)).toBeVisible();
-    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     await studio.kill();
     await page.reload();
     await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
@@ -136,7 +136,7 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     await page.reload();
     await expect(page.getByText(/1 waits on this device/)).toBeVisible();
     await studio.again();
-    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     await expect(page.getByText(/as last seen here/)).toBeHidden();
     expect((await lines(page, quilt)).slice(before).map((e) => e.kind)).toEqual([
       'back-checked',

@@ -27,14 +27,14 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
   await expect(page.getByText(/Rolls and thread changes/)).toBeVisible();
   await expectAccessible(page);
   const frame = page.getByRole('button', { name: 'Put it on the frame' });
-  await page.getByRole('button', { name: /^Fix these \d+ passes/ }).click();
-  await expect(page.getByText(/passes are fixed/)).toBeVisible();
+  await page.getByRole('button', { name: /^Lock in these \d+ passes/ }).click();
+  await expect(page.getByText(/passes are locked in/)).toBeVisible();
   await expect(frame).toBeVisible();
-  await page.getByRole('button', { name: 'Lay it by hand' }).click();
+  await page.getByRole('button', { name: 'Change the order' }).click();
   await moveFirstStepDown(page);
   await expect(page.getByText(/as you laid it/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep my order' }).click();
-  await expect(page.getByText('Your order is kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save my order' }).click();
+  await expect(page.getByText('Your order is saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByText(/as you laid it/)).toBeVisible();
   await page.getByRole('button', { name: 'Put it on the frame' }).click();
@@ -96,8 +96,8 @@ test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
   await page.getByRole('button', { name: /^Corner 1 of Sail/ }).focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/belong to no zone|overlap/)).toBeHidden();
-  await page.getByRole('button', { name: 'Keep this map' }).click();
-  await expect(page.getByText(/The map is kept/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the map' }).click();
+  await expect(page.getByText(/The map is saved/)).toBeVisible();
   await expect(page.getByRole('row', { name: /Sail/ })).toBeVisible();
 
   // The file brings the same map back.

@@ -22,9 +22,9 @@ test('a whole quilt is sewn with the stand-in on the Stand, with faults, kills a
   const sql = postgres(studio.databaseUrl, { max: 1 });
   try {
     await page.goto(`/quilts/${quilt}/quilt`);
-    await page.getByRole('button', { name: /^Fix these \d+ passes/ }).click();
+    await page.getByRole('button', { name: /^Lock in these \d+ passes/ }).click();
     await page.getByRole('link', { name: 'To the Stand' }).click();
-    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     const step = page.getByText(/^step \d+ of \d+/);
     const all = Number((await step.innerText()).match(/of (\d+)/)![1]);
     expect(all).toBeGreaterThanOrEqual(6);
@@ -33,7 +33,7 @@ test('a whole quilt is sewn with the stand-in on the Stand, with faults, kills a
       await expect(page.locator('body')).toHaveAttribute('data-pedals', 'heard');
       await page.keyboard.press('Space');
       await expect(page.getByText(/^sewing/)).toBeVisible();
-      await expect(page.getByText('all kept')).toBeVisible();
+      await expect(page.getByText('all saved')).toBeVisible();
       const begun = (await lines(page, quilt)).filter((e) => e.kind === 'step-begun').at(-1) as unknown as {
         pass: number;
         thread: string;
@@ -64,7 +64,7 @@ test('a whole quilt is sewn with the stand-in on the Stand, with faults, kills a
       if (KILLED.has(i)) await studio.again();
       if (RELOADED.has(i)) await page.reload();
     }
-    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     const [kept] = await sql<
       {
         steps: number;

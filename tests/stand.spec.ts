@@ -31,12 +31,12 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
   await expect(page.getByRole('dialog')).toHaveCount(0);
 
   await page.getByRole('button', { name: /^Advance/ }).click();
-  await page.getByLabel('Width here, in').fill('wide');
+  await page.getByLabel('Width at its start, in').fill('wide');
   await expect(page.getByText('A width in inches, such as 64.5.')).toBeVisible();
-  await page.getByLabel('Width here, in').fill('64.5');
+  await page.getByLabel('Width at its start, in').fill('64.5');
   await expectAccessible(page);
-  await page.getByRole('button', { name: /^Go on with pass/ }).click();
-  await expect(page.getByText('all kept')).toBeVisible();
+  await page.getByRole('button', { name: /lies on the frame$/ }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
   const kinds = (await lines(page, quilt)).map((e) => e.kind);
   for (const kind of [
     'step-begun',
@@ -48,7 +48,7 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
     'advanced',
   ])
     expect(kinds).toContain(kind);
-  await page.getByRole('button', { name: 'List, machine, tempo' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
   await expect(page.getByText('width measured, pass')).toBeVisible();
   await page.getByRole('button', { name: 'Tempo', exact: true }).click();
   await page.getByRole('button', { name: 'Faster' }).click();
@@ -90,7 +90,7 @@ test('two hundred taps with the network cut, a reload, and the server killed twi
     const taps = async (n: number) => {
       for (let i = 0; i < n; i++) {
         await page.keyboard.press('c');
-        await page.keyboard.press('b');
+        await page.keyboard.press('n');
       }
       await expect(page.getByText(/^writing/)).toBeHidden();
     };
@@ -105,12 +105,12 @@ test('two hundred taps with the network cut, a reload, and the server killed twi
     await studio.again();
     // Whatever waited is on the device over a reload.
     await page.reload();
-    await expect(page.getByText(/all kept|on this device/)).toBeVisible();
+    await expect(page.getByText(/all saved|on this device/)).toBeVisible();
     await taps(10);
     await studio.kill();
     await studio.again();
     await page.reload();
-    await expect(page.getByText('all kept')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
     const [row] = await sql<{ n: number; ids: number; ordered: boolean }[]>`
       select count(*)::int as n, count(distinct id)::int as ids,
         bool_and(at >= before) as ordered
@@ -190,7 +190,7 @@ test('the stand-in longarm sews a step over the link: counted, drawn, and its br
 }) => {
   const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
   const quilt = await openStand(page, studio.url);
-  await page.getByRole('button', { name: 'List, machine, tempo' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('button', { name: 'Machine', exact: true }).click();
   await page.getByRole('radio', { name: '20 times' }).click();
   await page.getByRole('radio', { name: 'the thread breaks' }).click();

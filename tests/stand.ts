@@ -6,7 +6,7 @@ export async function openStand(page: Page, url: string) {
   const [found] = (await (await page.request.get('/find?q=Harbour%20Lights')).json()) as { id: string }[];
   await page.goto(`${url}/quilts/${found!.id}/stand`);
   await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
-  await expect(page.getByText('all kept')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   return found!.id;
 }
 /** What the log of a quilt holds. */

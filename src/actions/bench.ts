@@ -1,12 +1,11 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { CURE_OUTCOMES, type CureKind, type CureOutcome, CURES } from '@/core/fields/lists';
 import { amendRound, insertCure, insertTrial, knowsCones, updateTrial } from '@/data/bench';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachId, FormKey, Id, Maybe, Num, OneOf, Text, Version, Whole, Yes } from './rules';
+import { EachId, FormKey, PartOf, Id, Maybe, Num, OneOf, Text, Version, Whole, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 class Measured {
@@ -26,7 +25,7 @@ export class AmendRound {
   @Id('This test is not known. Reload the page.') roundId!: string;
   @Maybe() @Text(1000) note?: string;
   @Maybe() @Id('This photograph is not known.') photographId?: string;
-  @Maybe() @ValidateNested() @Type(() => Measured) measured?: Measured;
+  @Maybe() @PartOf(() => Measured) measured?: Measured;
 }
 
 const PHOTOGRAPH: Meanings = {

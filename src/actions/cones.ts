@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { checkTex, metresFromWeight } from '@/core/shelf/cone';
 import { needleRangeProblem } from '@/core/exchange/read-row';
@@ -22,7 +21,7 @@ import {
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachId, Fields, FormKey, Id, Maybe, Num, OneOf, Text, Version } from './rules';
+import { EachOf, EachId, Fields, FormKey, Id, Maybe, Num, OneOf, Text, Version } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 const FORM = CONE.filter((f) => f.onForm !== false);
@@ -61,8 +60,7 @@ export class AddCones extends ConeForm {
   @IsArray({ message: 'Give at least one colour.' })
   @ArrayMinSize(1, { message: 'Give at least one colour.' })
   @ArrayMaxSize(200, { message: 'At most 200 colours in one go.' })
-  @ValidateNested({ each: true })
-  @Type(() => NewColour)
+  @EachOf(() => NewColour)
   colours!: NewColour[];
 }
 

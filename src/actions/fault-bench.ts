@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsObject, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsObject } from 'class-validator';
 import { type Diagnosis, diagnose, type FaultEvidence } from '@/core/faults/diagnose';
 import { causes, checks } from '@/core/faults/knowledge';
 import { symptoms } from '@/core/tables/symptoms';
@@ -13,7 +12,7 @@ import { faultSetup } from './fault-setup';
 import { keptCauses } from './kept-causes';
 import type { QuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { EachText, FormKey, Id, Maybe, Num, OneOf, Text, Version, Words, Yes } from './rules';
+import { EachOf, EachText, FormKey, Id, Maybe, Num, OneOf, Text, Version, Words, Yes } from './rules';
 import { save } from './save';
 
 export interface FaultBench {
@@ -78,8 +77,7 @@ export class AnswerFault {
   facts!: Record<string, string>;
   @IsArray({ message: 'The checks could not be read.' })
   @ArrayMaxSize(60, { message: 'That is more checks than there are.' })
-  @ValidateNested({ each: true })
-  @Type(() => Made)
+  @EachOf(() => Made)
   done!: Made[];
 }
 

@@ -84,9 +84,8 @@ test('one that is refused is told why and never holds up the others; their order
 test('a step done counts once from two devices, and all it changed is taken back and put again', async () => {
   const before = await traces();
   const { pass, thread, stabilise } = await nextStep();
-  const [one, two] = [entry, entry].map((make) =>
-    make('step-done', { pass, thread, stabilise, minutes: 31 }),
-  ) as [{ id: string }, { id: string }];
+  const told = () => entry('step-done', { pass, thread, stabilise, minutes: 31 });
+  const [one, two] = [told(), told()];
   await Promise.all([keep(one), keepEntries(thisContext(), uuidv7(), [two])]);
   const after = await traces();
   expect(after.steps).toBe((before.steps as number) + 1);

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { fitCalibration } from '@/core/calibration/monotone';
 import { CALIBRATION_KINDS, type CalibrationKind } from '@/core/fields/lists';
@@ -12,7 +11,7 @@ import { insertMachine, type MachineFields, updateMachine, upsertCalibration } f
 import { updateMachineOf } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { Fields, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
+import { EachOf, Fields, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** A machine and its frame, as the manual and a tape measure give them. */
@@ -88,8 +87,7 @@ export class Calibrate {
   @IsArray({ message: 'Measure at two or more settings.' })
   @ArrayMinSize(2, { message: 'Measure at two or more settings.' })
   @ArrayMaxSize(40, { message: 'At most forty measurements.' })
-  @ValidateNested({ each: true })
-  @Type(() => Measured)
+  @EachOf(() => Measured)
   points!: Measured[];
 }
 

@@ -1,18 +1,19 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { mapProblem } from '@/core/geometry/edit';
 import { MOST } from '@/core/geometry/limits';
-import type { MultiPolygon } from '@/core/geometry/polygon';
+import { areaOf, type MultiPolygon } from '@/core/geometry/polygon';
+import { spacingFor } from '@/core/density/spacing-for';
 import { letterOf } from '@/core/plan/letters';
 import { techniques } from '@/core/tables/techniques';
 import { readFabrics } from '@/data/cloths';
 import { lockQuilt, readQuilt, touchMap } from '@/data/quilts';
-import { insertZone, retireZones, placeZone, readZones } from '@/data/zones';
+import { copyZone, insertZone, retireZones, placeZone, readZones } from '@/data/zones';
+import type { Zone } from '@/data/types';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Maybe, QuiltId, Text, Version, Words } from './rules';
+import { EachOf, FormKey, Maybe, QuiltId, Text, Version, Words } from './rules';
 import { MEANWHILE, save } from './save';
 
 class PlacedZone {
@@ -31,8 +32,7 @@ export class SaveMap {
   @IsArray({ message: 'The map has no zones.' })
   @ArrayMinSize(1, { message: 'A quilt has at least one zone.' })
   @ArrayMaxSize(MOST.zones, { message: `At most ${MOST.zones} zones on a map.` })
-  @ValidateNested({ each: true })
-  @Type(() => PlacedZone)
+  @EachOf(() => PlacedZone)
   zones!: PlacedZone[];
 }
 
@@ -55,6 +55,13 @@ const soundShape = (shape: unknown): shape is MultiPolygon =>
       ),
   );
 
+/** The length of lines along seams, where one was given: it goes with the area, cut or merged. To the tenth of an inch. */
+const lengthOf = (z: Pick<Zone, 'lengthIn' | 'geometry'>, now: MultiPolygon): number | null => {
+  if (z.lengthIn === null) return null;
+  const share = areaOf(now) / areaOf(z.geometry);
+  return Math.abs(share - 1) < 0.002 ? z.lengthIn : Math.max(0.1, Math.round(z.lengthIn * share * 10) / 10);
+};
+
 /** Lays a quilt's zones anew: they must cover it once and only once. Zones that leave the map keep their cards. */
 export const saveMap = (context: Context, input: unknown): Promise<Result<{ zones: number }>> =>
   save<SaveMap, { zones: number }>(context, 'save-map', SaveMap, input, async (tx, form) => {
@@ -71,29 +78,31 @@ export const saveMap = (context: Context, input: unknown): Promise<Result<{ zone
     const [cotton] = await readFabrics(tx);
     await retireZones(tx, quilt.id);
     for (const [i, z] of form.zones.entries()) {
-      const letter = letterOf(i);
-      if (before.has(z.id)) {
-        await placeZone(tx, z.id, letter, z.name.trim(), z.geometry);
-        continue;
-      }
-      const like = z.from ? before.get(z.from) : undefined;
-      const t = techniques.get(like?.technique ?? 'meander-medium');
-      await insertZone(tx, {
-        id: uuidv7(),
-        quiltId: quilt.id,
-        letter,
+      const like = before.get(z.id) ?? (z.from ? before.get(z.from) : undefined);
+      const laid = {
+        letter: letterOf(i),
         name: z.name.trim(),
         geometry: z.geometry,
-        technique: t.id,
-        spacingIn: like?.spacingIn ?? t.usualSpacingIn,
-        smallestRadiusIn: like?.smallestRadiusIn ?? null,
-        lengthIn: null,
-        visibility: like?.visibility ?? 'texture',
-        features: like?.features ?? [],
-        fabrics: like?.fabrics ?? [
-          { fabricId: cotton!.id, hex: null, share: 1, role: 'ground', sewnOver: true, busyness: null },
-        ],
-      });
+        lengthIn: like ? lengthOf(like, z.geometry) : null,
+      };
+      if (before.has(z.id)) await placeZone(tx, { ...laid, id: z.id });
+      else if (like) await copyZone(tx, like.id, { ...laid, id: uuidv7() });
+      else {
+        const t = techniques.get('meander-medium');
+        await insertZone(tx, {
+          ...laid,
+          id: uuidv7(),
+          quiltId: quilt.id,
+          technique: t.id,
+          spacingIn: spacingFor(t, z.geometry),
+          smallestRadiusIn: null,
+          visibility: 'texture',
+          features: [],
+          fabrics: [
+            { fabricId: cotton!.id, hex: null, share: 1, role: 'ground', sewnOver: true, busyness: null },
+          ],
+        });
+      }
     }
     await touchMap(tx, quilt.id);
     return done({ zones: form.zones.length });

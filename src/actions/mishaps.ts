@@ -6,6 +6,9 @@ import { refuse, type Result } from './result';
 const NO_DATABASE =
   /ECONNREFUSED|ECONNRESET|CONNECTION_|CONNECT_TIMEOUT|57P0[123]|08\d{3}|the database system is/;
 
+/** Whether an error says that the database is away for the moment, and nothing else. */
+export const isAway = (error: unknown): boolean => NO_DATABASE.test(told(error));
+
 const told = (error: unknown) => `${(error as { code?: string })?.code ?? ''} ${String(error)}`;
 
 /**
@@ -14,9 +17,9 @@ const told = (error: unknown) => `${(error as { code?: string })?.code ?? ''} ${
  */
 export async function mishap(place: string, error: unknown): Promise<Result<never>> {
   console.error(`${place}:`, error);
-  if (NO_DATABASE.test(told(error)))
+  if (isAway(error))
     return refuse(
-      'The studio’s database does not answer just now. Nothing was stored and nothing you typed is lost: send it again in a moment.',
+      'The studio’s database did not answer; try again in a moment. Nothing was stored, and nothing you typed is lost.',
     );
   const n = await insertMishap(db(), place, error).catch(() => null);
   return refuse(

@@ -1,8 +1,10 @@
 import type { ZoneState } from '@/core/rack/rack';
+import { techniques } from '@/core/tables/techniques';
 import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
 import { keptShelf, shelfWith } from './kept-shelf';
+import { withTwins } from './twins';
 import type { Sql } from '@/data/sql';
 import { readConesOf } from '@/data/cones';
 import type { ChosenSetup, Cone, Fault, Quilt, Zone } from '@/data/types';
@@ -17,8 +19,19 @@ export interface QuiltView {
   shelf: Cone[];
 }
 
-export const zoneState = (setup: ChosenSetup | undefined): ZoneState =>
-  !setup ? 'to match' : setup.provenAt ? 'proven' : setup.rounds > 0 ? 'testing' : 'matched';
+export const zoneState = (
+  zone: Pick<Zone, 'technique'>,
+  setup: Pick<ChosenSetup, 'provenAt' | 'rounds'> | undefined,
+): ZoneState =>
+  techniques.get(zone.technique).leftOpen
+    ? 'left open'
+    : !setup
+      ? 'to match'
+      : setup.provenAt
+        ? 'proven'
+        : setup.rounds > 0
+          ? 'testing'
+          : 'matched';
 
 /** Everything a quilt's pages share; null when there is no such quilt. Most ask only for the cones on its cards. */
 export async function readQuiltView(
@@ -34,13 +47,13 @@ export async function readQuiltView(
     shelfOf === 'its cards' ? readConesOf(sql, id) : keptShelf(sql),
   ]);
   if (!quilt) return null;
-  const setups = new Map(setupRows.map((s) => [s.zoneId, s]));
+  const setups = withTwins(zones, new Map(setupRows.map((s) => [s.zoneId, s])));
   return {
     quilt,
     zones,
     setups,
     faults,
     shelf: Array.isArray(cones) ? cones : shelfWith(cones, setupRows),
-    states: new Map(zones.map((z) => [z.id, zoneState(setups.get(z.id))])),
+    states: new Map(zones.map((z) => [z.id, zoneState(z, setups.get(z.id))])),
   };
 }

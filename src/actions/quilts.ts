@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-validator';
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -11,6 +10,7 @@ import {
   VISIBILITIES,
   type VisibilityWish,
 } from '@/core/fields/lists';
+import { spacingFor } from '@/core/density/spacing-for';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
@@ -21,11 +21,26 @@ import { readMachine } from '@/data/machines';
 import { clientNamed, insertQuilt } from '@/data/quilts';
 import { insertSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { insertZone, updateZone, type ZoneWork } from '@/data/zones';
+import { copyZone, insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { Day, FormKey, Hex, Id, Maybe, Num, OneOf, Text, ThreeOf, Version, Whole, Words, Yes } from './rules';
+import {
+  EachOf,
+  Day,
+  FormKey,
+  Hex,
+  Id,
+  Maybe,
+  Num,
+  OneOf,
+  Text,
+  ThreeOf,
+  Version,
+  Whole,
+  Words,
+  Yes,
+} from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 /** A plan of a kind, or the zones of a quilt that went before. */
@@ -64,8 +79,7 @@ export class TakeIn {
   @IsArray({ message: 'Say what it is made of.' })
   @ArrayMinSize(1, { message: 'Say what it is made of.' })
   @ArrayMaxSize(12, { message: 'At most twelve cloths.' })
-  @ValidateNested({ each: true })
-  @Type(() => ZoneCloth)
+  @EachOf(() => ZoneCloth)
   fabrics!: ZoneCloth[];
   @IsArray({ message: 'Pick from the list.' })
   @ArrayUnique({ message: 'A feature stands twice.' })
@@ -123,15 +137,15 @@ async function layLike(
   for (const z of zones) {
     const id = uuidv7();
     const s = setups.get(z.id);
-    await insertZone(tx, {
-      ...z,
+    await copyZone(tx, z.id, {
       id,
       quiltId,
+      letter: z.letter,
+      name: z.name,
       geometry: z.geometry.map((polygon) =>
         polygon.map((ring) => ring.map(([x, y]) => [x * sx, y * sy] as const)),
       ),
       lengthIn: z.lengthIn === null ? null : z.lengthIn * Math.sqrt(sx * sy),
-      yarnId: z.yarn?.id ?? null,
     });
     if (!s) continue;
     const [topGf, bobbinGf] = [s.provenTopGf ?? s.topGf, s.provenBobbinGf ?? s.bobbinGf];
@@ -211,7 +225,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
           name: z.name,
           geometry: z.geometry,
           technique: t.id,
-          spacingIn: t.usualSpacingIn,
+          spacingIn: spacingFor(t, z.geometry),
           smallestRadiusIn: null,
           lengthIn: null,
           visibility: form.visibility,
@@ -246,8 +260,7 @@ export class KeepZone {
   @IsArray({ message: 'Say which cloth lies in this zone.' })
   @ArrayMinSize(1, { message: 'Say which cloth lies in this zone.' })
   @ArrayMaxSize(12, { message: 'At most twelve cloths in a zone.' })
-  @ValidateNested({ each: true })
-  @Type(() => ZoneCloth)
+  @EachOf(() => ZoneCloth)
   fabrics!: ZoneCloth[];
 }
 

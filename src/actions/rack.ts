@@ -55,7 +55,7 @@ function describe(
   cones: ReadonlyMap<string, Cone>,
   day: number,
 ): RackQuilt {
-  const states = zones.map((z) => zoneState(setups.get(z.id)));
+  const states = zones.map((z) => zoneState(z, setups.get(z.id)));
   return {
     quilt,
     zones,

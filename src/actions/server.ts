@@ -24,11 +24,14 @@ import { logTest } from './tests';
 import { askWhatIf } from './what-if';
 import { chooseWhole } from './whole-quilt';
 import { nameCloth, recolour } from './zone-cloth';
+import { reached } from '@/serve/reached';
 import { thisContext } from './context';
 import type { ExchangeKind } from '@/core/exchange/columns';
 
 /** Every page shows what these change; after a success the next view is read afresh. A throw is told by its number. */
 async function afterwards<T>(place: string, act: () => Promise<Result<T>>, fresh = true): Promise<Result<T>> {
+  const far = reached.getStore();
+  if (far) far.act = true;
   try {
     const result = await act();
     if (result.ok && fresh) revalidatePath('/', 'layout');

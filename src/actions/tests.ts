@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayUnique, IsArray, IsIn, IsInt, IsOptional, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayUnique, IsArray, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { ROUND, SEEN_IN_TESTS } from '@/core/fields/round';
 import { stored } from '@/core/fields/stored';
@@ -11,7 +10,7 @@ import { breakGf } from '@/core/thread/thread';
 import type { Direction } from '@/core/fields/lists';
 import { insertFault } from '@/data/faults';
 import { advanceStep, readQuilt } from '@/data/quilts';
-import { readSetup } from '@/data/setups';
+import { readSetup, readSetups } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { readCone } from '@/data/cones';
 import { deleteProof, insertRound, readRounds, type RoundFields, upsertProof } from '@/data/tests';
@@ -19,8 +18,10 @@ import type { ChosenSetup, TestRound } from '@/data/types';
 import { readZones } from '@/data/zones';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { Fields, FormKey, Id, QuiltId } from './rules';
+import { EachId, Fields, FormKey, Id, Maybe, PartOf, QuiltId } from './rules';
 import { save } from './save';
+import { settingsBeside, readSettings } from './settings';
+import { untestedTwins, withTwins } from './twins';
 import { sandwichOf } from './zone-brief';
 
 const STEP = { message: 'Press one of the seven appearances.' };
@@ -60,11 +61,17 @@ export class LogTest {
 
   bobbinGf!: number;
 
-  @ValidateNested()
-  @Type(() => Verdicts)
+  @PartOf(() => Verdicts)
   verdicts!: Verdicts;
 
   note!: string;
+
+  /** Zones that sew alike and are confirmed by this test too. */
+  @Maybe()
+  @IsArray({ message: 'Say which zones this test is for.' })
+  @ArrayUnique({ message: 'A zone stands twice.' })
+  @EachId('A zone is not known. Reload the page.')
+  together?: string[];
 
   /** What else was seen; it goes to the fault log with the round. */
   @IsOptional()
@@ -81,15 +88,25 @@ export async function readSearch(
   zoneId: string,
   setup: ChosenSetup,
 ): Promise<Search<TestRound> | null> {
-  const [quilt, zones, top, rounds] = await Promise.all([
+  const [quilt, zones, setups, top, rounds, log] = await Promise.all([
     readQuilt(sql, quiltId),
     readZones(sql, quiltId),
+    readSetups(sql, quiltId),
     readCone(sql, setup.topId),
     readRounds(sql, setup.id),
+    readSettings(sql, quiltId),
   ]);
   const zone = zones.find((z) => z.id === zoneId);
   if (!quilt || !zone || !top) return null;
-  return searchOf(setup, rounds, thicknessMm(sandwichOf(zone, quilt)), breakGf(top));
+  const cards = withTwins(zones, new Map(setups.map((s) => [s.zoneId, s])));
+  const card = cards.get(zoneId) ?? setup;
+  const own = settingsBeside(setup, log.get(zoneId));
+  // What was set at the machine since is what the next test is sewn with, while none was sewn.
+  const begun =
+    rounds.length === 0
+      ? { ...card, topGf: own.topGf ?? card.topGf, bobbinGf: own.bobbinGf ?? card.bobbinGf }
+      : card;
+  return searchOf(begun, rounds, thicknessMm(sandwichOf(zone, quilt)), breakGf(top));
 }
 
 /** The direction a round was judged in, when it was only one. */
@@ -97,6 +114,40 @@ const oneDirection = (v: TestRound['verdicts']): Direction | null => {
   const [only, ...more] = Object.keys(v) as Direction[];
   return only && more.length === 0 ? only : null;
 };
+
+/** One test stitch confirms several zones that sew alike: each has it on its strip, and it teaches once. */
+async function confirmTwins(
+  tx: Sql,
+  form: LogTest,
+  round: Parameters<typeof insertRound>[1],
+  proof: ReturnType<typeof proofOf>,
+): Promise<Result<never> | null> {
+  const together = form.together ?? [];
+  if (together.length === 0) return null;
+  const [zones, setups] = await Promise.all([readZones(tx, form.quiltId), readSetups(tx, form.quiltId)]);
+  const zone = zones.find((z) => z.id === form.zoneId)!;
+  const twins = untestedTwins(zone, zones, new Map(setups.map((s) => [s.zoneId, s])));
+  for (const id of together) {
+    const twin = twins.find((t) => t.zone.id === id);
+    if (!twin)
+      return refuse(
+        'One of these zones does not sew alike any more. Reload the page; nothing was stored.',
+        'together',
+      );
+    const own = {
+      ...round,
+      id: uuidv7(),
+      setupId: twin.setup.id,
+      n: twin.setup.rounds + 1,
+      seen: [],
+      sewnWith: round.id,
+    };
+    if (!(await insertRound(tx, own)))
+      return conflict('Another window tested one of these zones just now. Reload to see it.');
+    await upsertProof(tx, { ...proof, setupId: twin.setup.id, roundId: own.id });
+  }
+  return null;
+}
 
 /** Stores a judged test stitch, and the proof when it ends the search. */
 export const logTest = (context: Context, input: unknown): Promise<Result<{ n: number; done: boolean }>> =>
@@ -125,8 +176,16 @@ export const logTest = (context: Context, input: unknown): Promise<Result<{ n: n
       );
     const search = await readSearch(tx, form.quiltId, form.zoneId, setup);
     if (!search) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');
-    if (search.next.done) await upsertProof(tx, { ...proofOf(search), setupId: setup.id, roundId: round.id });
-    else await deleteProof(tx, setup.id);
+    if (search.next.done) {
+      await upsertProof(tx, {
+        ...proofOf(search),
+        setupId: setup.id,
+        roundId: round.id,
+        prior: search.prior,
+      });
+      const refused = await confirmTwins(tx, form, round, proofOf(search));
+      if (refused) return refused;
+    } else await deleteProof(tx, setup.id);
     if (round.seen.length > 0)
       await insertFault(tx, {
         id: uuidv7(),

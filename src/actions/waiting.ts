@@ -15,6 +15,7 @@ import { readHours } from './hours';
 import { type KeptShelf, keptShelf } from './kept-shelf';
 import { planOf, shareSewn } from './plan';
 import { quiltWork } from './quilt-work';
+import { withTwins } from './twins';
 
 /** A quilt not yet handed back, with what is worked out of it. */
 export interface Waiting {
@@ -98,7 +99,7 @@ async function planAnew(
     if (!machine) return [];
     const own = byQuilt.get(quilt.id) ?? [];
     const cards = new Map(own.flatMap((z) => (byZone.has(z.id) ? [[z.id, byZone.get(z.id)!] as const] : [])));
-    const view = { quilt, zones: own, setups: cards, shelf: shelf.all };
+    const view = { quilt, zones: own, setups: withTwins(own, cards), shelf: shelf.all };
     const { steps, left, share } = planOf(view, machine, preferences, belief);
     const work = quiltWork(quilt, own, cards, cones, machine);
     return [{ quilt, zones: own, setups: cards, steps, left, share, work }];

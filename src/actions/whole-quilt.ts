@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import type { WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { lockQuilt } from '@/data/quilts';
 import type { Machine } from '@/data/types';
@@ -8,7 +7,7 @@ import type { Context } from './context';
 import { type MatchSources, sharedRequest, zoneWishes } from './match-sources';
 import type { QuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
-import { FormKey, Id, QuiltId, Version } from './rules';
+import { EachOf, FormKey, Id, QuiltId, Version } from './rules';
 import { save } from './save';
 import { readCardSources, writeCard } from './setups';
 import { zoneForCore } from './zone-brief';
@@ -16,10 +15,12 @@ import { zoneForCore } from './zone-brief';
 /** A quilt with all its zones as the core weighs them together; a zone that was tested keeps its card. */
 export function wholeRequest(view: QuiltView, machine: Machine, sources: MatchSources): WholeQuiltRequest {
   const { quilt, zones, setups, states, shelf } = view;
-  if (zones.length === 0) throw new Error('A quilt without zones has nothing to match.');
+  // What is left open takes no thread.
+  const sewn = zones.filter((z) => states.get(z.id) !== 'left open');
+  if (sewn.length === 0) throw new Error('A quilt without zones has nothing to match.');
   return {
     ...sharedRequest(quilt, machine, shelf, sources),
-    zones: zones.map((z) => {
+    zones: sewn.map((z) => {
       const s = setups.get(z.id);
       const tested = states.get(z.id) === 'proven' || states.get(z.id) === 'testing';
       return {
@@ -45,8 +46,7 @@ export class ChooseWhole {
   @IsArray({ message: 'The set-ups could not be read.' })
   @ArrayMinSize(1, { message: 'Every zone keeps its card: there is nothing to choose.' })
   @ArrayMaxSize(200, { message: 'That is more zones than a quilt has.' })
-  @ValidateNested({ each: true })
-  @Type(() => ZoneCard)
+  @EachOf(() => ZoneCard)
   cards!: ZoneCard[];
 }
 

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { fabrics } from '@/core/tables/fabrics';
 import { insertFabric } from '@/data/cloths';
@@ -8,7 +7,7 @@ import { readZones, recolourZone, repointCloth } from '@/data/zones';
 import { lockQuilt, readQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Hex, Id, Maybe, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
+import { EachOf, FormKey, Hex, Id, Maybe, Num, OneOf, QuiltId, Text, Version, Whole } from './rules';
 import { MEANWHILE, save } from './save';
 
 const GONE = 'This zone is no longer on the quilt. Reload the page.';
@@ -28,8 +27,7 @@ export class RecolourZone {
   @IsArray({ message: 'The colours could not be read.' })
   @ArrayMinSize(1, { message: 'Give each cloth a colour.' })
   @ArrayMaxSize(12, { message: 'A zone has at most twelve cloths.' })
-  @ValidateNested({ each: true })
-  @Type(() => SeenColour)
+  @EachOf(() => SeenColour)
   colours!: SeenColour[];
 }
 

@@ -14,7 +14,6 @@ export interface CopyPlan {
   weeks: number;
 }
 
-const LOCK = 7_303_020;
 const DAY_MS = 86_400_000;
 const VERIFY_AFTER_MS = 7 * DAY_MS;
 const NAME = /^tidy-spool-(\d{4}-\d{2}-\d{2})\.zip$/;
@@ -61,7 +60,7 @@ export function tooOld(
 
 /** Makes today's copy if there is none, lets old ones go, and once a week reads the newest back into a scratch schema. */
 export async function keepCopies(sql: postgres.Sql, url: string, plan: CopyPlan, now: Date): Promise<void> {
-  await ifAlone(sql, LOCK, async () => {
+  await ifAlone(sql, async () => {
     const name = copyName(now);
     const file = join(plan.folder, name);
     if (!existsSync(file)) {

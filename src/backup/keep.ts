@@ -3,6 +3,7 @@ import { prunePhotographs } from '@/data/intakes';
 import { pruneReceipts } from '@/data/receipts';
 import { db } from '@/data/sql';
 import { copyPlan, keepCopies } from './copies';
+import { sweepScratch } from './scratch';
 
 const FIRST_AFTER_MS = 20_000;
 const EVERY_MS = 3_600_000;
@@ -16,6 +17,7 @@ export function startKeeping(): void {
     Promise.all([pruneReceipts(db()), prunePhotographs(db())])
       .then(() => plan && keepCopies(db(), url, plan, new Date()))
       .catch((error: unknown) => mishap('keeping', error));
+  void sweepScratch().catch((error: unknown) => mishap('keeping', error));
   setTimeout(look, FIRST_AFTER_MS).unref();
   setInterval(look, EVERY_MS).unref();
 }

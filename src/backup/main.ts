@@ -2,6 +2,7 @@
 import { resolve } from 'node:path';
 import { migrate } from '@/data/migrate';
 import { connect } from '@/data/sql';
+import { oneAtATime } from '@/data/whole';
 import { BadBackup } from './read';
 import { restoreBackup } from './restore';
 import { writeBackupFile } from './write';
@@ -17,17 +18,19 @@ async function main(what: string | undefined, name: string | undefined, url: str
   try {
     await migrate(sql);
     if (what === 'backup') {
-      const { manifest, bytes } = await writeBackupFile(sql, file, new Date(), say);
+      const { manifest, bytes } = await oneAtATime(sql, () => writeBackupFile(sql, file, new Date(), say));
       const rows = manifest.tables.reduce((n, t) => n + t.rows, 0);
       console.log(
         `Saved ${rows} rows and ${manifest.photographs.length} photographs, ${(bytes / 1e6).toFixed(1)} MB, in ${file}`,
       );
     } else {
-      const saved = `${file.replace(/\.zip$/, '')}-before-restore.zip`;
-      await writeBackupFile(sql, saved, new Date());
-      console.log(`The present studio is saved in ${saved}`);
-      const { rows, photographs } = await restoreBackup(sql, url, file, new Date(), say);
-      console.log(`Restored ${rows} rows and ${photographs} photographs from ${file}`);
+      await oneAtATime(sql, async () => {
+        const saved = `${file.replace(/\.zip$/, '')}-before-restore.zip`;
+        await writeBackupFile(sql, saved, new Date());
+        console.log(`The present studio is saved in ${saved}`);
+        const { rows, photographs } = await restoreBackup(sql, url, file, new Date(), say);
+        console.log(`Restored ${rows} rows and ${photographs} photographs from ${file}`);
+      });
     }
   } finally {
     await sql.end();

@@ -83,10 +83,13 @@ export async function writeBackup(
   return manifest;
 }
 
+let written = 0;
+
 /** The same into a file, which is there whole or not at all. */
 export async function writeBackupFile(sql: postgres.Sql, file: string, now: Date, tell?: Told) {
   await mkdir(dirname(file), { recursive: true });
-  const half = `${file}.part`;
+  // Two that write the same copy at once do not write into each other.
+  const half = `${file}.${process.pid}-${++written}.part`;
   try {
     const manifest = await writeBackup(sql, createWriteStream(half, { mode: 0o600 }), now, tell);
     await rename(half, file);

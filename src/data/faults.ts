@@ -113,9 +113,6 @@ export const unmendByLog = (sql: Sql, quiltId: string, stillMended: readonly str
     before_mended = null, version = version + 1
   where quilt_id = ${quiltId} and before_mended is not null and id <> all (${stillMended as string[]}::uuid[])`;
 
-export const hasFault = async (sql: Sql, id: string): Promise<boolean> =>
-  (await sql`select 1 from fault where id = ${id}`).length === 1;
-
 /** The faults of a quilt that entries noted: those that are there, and those that were taken back. */
 export const readFaultsByLog = (sql: Sql, quiltId: string): Promise<{ id: string; there: boolean }[]> => sql`
   select f.id, true as there from fault f join log_entry e on e.id = f.id where f.quilt_id = ${quiltId}

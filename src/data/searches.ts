@@ -14,13 +14,15 @@ export interface StoredSearch extends FinishedSearch, Combination {
   letter: string;
 }
 
-/** The finished searches, oldest first; the newest so many. */
+/** The finished searches, oldest first; the newest so many. A test that confirmed several zones counts where it was sewn. */
 export const readSearches = (sql: Sql, most = 2000): Promise<StoredSearch[]> => sql<StoredSearch[]>`
   select * from (
-    select p.setup_id, p.proven_at, p.ln_ratio_mean, p.ln_ratio_sd, p.left_out, s.ratio, s.ratio_sd, s.ratio_model,
+    select p.setup_id, p.proven_at, p.ln_ratio_mean, p.ln_ratio_sd, p.left_out, coalesce(p.prior_ratio, s.ratio) as ratio,
+      coalesce(p.prior_sd, s.ratio_sd) as ratio_sd, s.ratio_model,
       s.top_id, s.bobbin_id, s.needle_nm, q.machine_id, q.batting_id, q.id as quilt_id, q.name as quilt, z.id as zone_id,
       z.letter, (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
-    from proof p join setup s on s.id = p.setup_id join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id
+    from proof p join test_round own on own.id = p.round_id and own.sewn_with is null
+    join setup s on s.id = p.setup_id join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id
     order by p.proven_at desc limit ${most}) newest
   order by proven_at, setup_id`;
 

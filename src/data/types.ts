@@ -350,6 +350,8 @@ export interface ChosenSetup {
   /** A proof that no longer holds, with what has changed since. */
   turnedBack: { provenAt: Date; why: string[] } | null;
   rounds: number;
+  /** The tested zone whose balance it begins from. */
+  twinLetter?: string;
 }
 
 /** What a stitch photograph told. */

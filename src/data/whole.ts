@@ -155,16 +155,34 @@ export const setVerified = (sql: Sql, file: string, problem: string) => sql`
 export const readCopies = (sql: Sql, most = 60): Promise<CopyMade[]> => sql`
   select file, at, bytes::float8 as bytes, verified_at, problem from backup_made order by at desc limit ${most}`;
 
-/** Runs `act` unless another process of this studio is at it. */
-export async function ifAlone(sql: postgres.Sql, lock: number, act: () => Promise<void>): Promise<boolean> {
+/** Backup, copies and restore of a studio follow each other: one lock for all of them, whatever process they run in. */
+const WHOLE_LOCK = 7_303_020;
+
+/** Runs `act` once no other backup, copy or restore is at it. */
+export async function oneAtATime<T>(sql: postgres.Sql, act: () => Promise<T>): Promise<T> {
   const held = await sql.reserve();
   try {
-    const [got] = await held<{ yes: boolean }[]>`select pg_try_advisory_lock(${lock}) as yes`;
+    await held`select pg_advisory_lock(${WHOLE_LOCK})`;
+    try {
+      return await act();
+    } finally {
+      await held`select pg_advisory_unlock(${WHOLE_LOCK})`;
+    }
+  } finally {
+    held.release();
+  }
+}
+
+/** Runs `act` unless a backup, copy or restore is at it. */
+export async function ifAlone(sql: postgres.Sql, act: () => Promise<void>): Promise<boolean> {
+  const held = await sql.reserve();
+  try {
+    const [got] = await held<{ yes: boolean }[]>`select pg_try_advisory_lock(${WHOLE_LOCK}) as yes`;
     if (!got!.yes) return false;
     try {
       await act();
     } finally {
-      await held`select pg_advisory_unlock(${lock})`;
+      await held`select pg_advisory_unlock(${WHOLE_LOCK})`;
     }
     return true;
   } finally {

@@ -56,6 +56,35 @@ export async function insertZone(
   await setZoneCloth(sql, z.id, z);
 }
 
+/**
+ * A new zone begun from another: whatever a zone has, its fabrics and features with it, but for what is given. Taken from
+ * the row itself, so that a field added later is never forgotten.
+ */
+export async function copyZone(
+  sql: Sql,
+  from: string,
+  z: {
+    id: string;
+    letter: string;
+    name: string;
+    geometry: MultiPolygon;
+    lengthIn: number | null;
+    /** Another quilt than the one it is taken from. */
+    quiltId?: string;
+  },
+): Promise<void> {
+  const { id, letter, name, geometry, lengthIn, quiltId } = z;
+  await sql`
+    insert into zone select (jsonb_populate_record(null::zone, to_jsonb(o) || jsonb_build_object(
+      'id', ${id}::uuid, 'letter', ${letter}::text, 'name', ${name}::text, 'geometry', ${sql.json(geometry as never)}::jsonb,
+      'length_in', ${lengthIn}::float8, 'retired_at', null, 'version', 1, 'quilt_id', coalesce(${quiltId ?? null}::uuid, o.quilt_id)))).*
+    from zone o where o.id = ${from}`;
+  await sql`
+    insert into zone_fabric select (jsonb_populate_record(null::zone_fabric, to_jsonb(o) || jsonb_build_object('zone_id', ${id}::uuid))).*
+    from zone_fabric o where o.zone_id = ${from}`;
+  await sql`insert into zone_feature (zone_id, feature) select ${id}, feature from zone_feature where zone_id = ${from}`;
+}
+
 /** Holds a zone until the transaction ends, so that two at once follow each other. */
 export const lockZone = (sql: Sql, id: string) => sql`select 1 from zone where id = ${id} for update`;
 
@@ -83,11 +112,14 @@ async function setZoneCloth(sql: Sql, id: string, z: Pick<ZoneWork, 'fabrics' | 
     await sql`insert into zone_feature (zone_id, feature) values (${id}, ${feature})`;
 }
 
-/** Where a zone lies and what it is called, back on the map. */
-export const placeZone = (sql: Sql, id: string, letter: string, name: string, geometry: MultiPolygon) => sql`
-  update zone set letter = ${letter}, name = ${name}, geometry = ${sql.json(geometry as never)}, retired_at = null,
-    version = version + 1
-  where id = ${id}`;
+/** Where a zone lies and what it is called, back on the map; its own length goes with its area. */
+export const placeZone = (
+  sql: Sql,
+  z: { id: string; letter: string; name: string; geometry: MultiPolygon; lengthIn: number | null },
+) => sql`
+  update zone set letter = ${z.letter}, name = ${z.name}, geometry = ${sql.json(z.geometry as never)},
+    length_in = ${z.lengthIn}, retired_at = null, version = version + 1
+  where id = ${z.id}`;
 
 /** Takes every zone off the map before it is laid anew; those not laid again keep their cards and tests. */
 export const retireZones = (sql: Sql, quiltId: string) => sql`

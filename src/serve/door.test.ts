@@ -27,7 +27,9 @@ test.each([
 ])('the address %p can be read: %p', (url, good) => expect(badAddress(url) === null).toBe(good));
 
 test.each([
-  [{}, true],
+  [{}, false],
+  [{ 'sec-fetch-site': 'none' }, false],
+  [{ 'sec-fetch-site': 'same-origin' }, true],
   [{ origin: 'http://127.0.0.1:3111' }, true],
   [{ origin: 'http://127.0.0.1:3112' }, false],
   [{ origin: 'http://evil.example' }, false],
@@ -36,7 +38,17 @@ test.each([
   [{ 'sec-fetch-site': 'same-site' }, false],
   [{ 'sec-fetch-site': 'same-origin', origin: 'http://127.0.0.1:3111' }, true],
 ])('%j comes from a page of ours: %p', (headers, own) =>
-  expect(isOwn({ headers: { host: '127.0.0.1:3111', ...headers } })).toBe(own),
+  expect(isOwn({ headers: { host: '127.0.0.1:3111', ...headers }, url: '/import' })).toBe(own),
+);
+
+test.each([
+  ['/log', true],
+  ['/link?x=1', true],
+  ['/log/', false],
+  ['/photographs/7', false],
+  ['/', false],
+])('a program that says nothing of where it comes from may write to %p: %p', (url, may) =>
+  expect(isOwn({ headers: { host: '127.0.0.1:3111' }, url })).toBe(may),
 );
 
 test('who is refused is told why', () => {

@@ -31,12 +31,20 @@ export function badAddress(url: string): string | null {
   return new Set(keys).size < keys.length ? 'A part of this address stands twice.' : null;
 }
 
-/** Whether a request that changes something comes from this program's own pages. Browsers always say where from. */
-export function isOwn({ headers }: Pick<IncomingMessage, 'headers'>): boolean {
+/** Doors for other programs: machines and scripts do not say which page they come from. */
+const FOR_PROGRAMS = ['/log', '/link'];
+
+/**
+ * Whether a request that changes something comes from this program's own pages, or from a program at a door made for it.
+ * Browsers say where from, by one of two headers at least; what says neither is no page, and may only write to the log and
+ * the link (beyond this computer signed in, as everything there).
+ */
+export function isOwn({ headers, url }: Pick<IncomingMessage, 'headers' | 'url'>): boolean {
   const { origin, host } = headers;
   const site = headers['sec-fetch-site'];
   if (site !== undefined && site !== 'same-origin' && site !== 'none') return false;
-  if (origin === undefined) return true;
+  if (origin === undefined)
+    return site === 'same-origin' || FOR_PROGRAMS.includes((url ?? '').split('?')[0]!);
   try {
     return new URL(origin).host === host;
   } catch {
@@ -81,16 +89,18 @@ export function answer(res: ServerResponse, status: number, words: string, type 
 
 /**
  * A form that cannot even be taken apart is the sender's mistake, not the program's: where the framework answers it
- * with 500, it is told as 400. What throws behind the door is caught there, with a number.
+ * with 500 before any act of ours was reached, it is told as 400. What an act of ours answers is never rewritten: a
+ * failure of it stays a failure, with its number in the log.
  */
-export function tellUnreadable(req: IncomingMessage, res: ServerResponse): void {
+export function tellUnreadable(req: IncomingMessage, res: ServerResponse, reached: { act: boolean }): void {
   if (req.method !== 'POST' || !req.headers['next-action']) return;
+  const told = (status: number) => (status === 500 && !reached.act ? 400 : status);
   const writeHead = res.writeHead.bind(res) as (status: number, ...rest: unknown[]) => ServerResponse;
   res.writeHead = ((status: number, ...rest: unknown[]) =>
-    writeHead(status === 500 ? 400 : status, ...rest)) as typeof res.writeHead;
+    writeHead(told(status), ...rest)) as typeof res.writeHead;
   let status = res.statusCode;
   Object.defineProperty(res, 'statusCode', {
     get: () => status,
-    set: (next: number) => (status = next === 500 ? 400 : next),
+    set: (next: number) => (status = told(next)),
   });
 }

@@ -5,6 +5,7 @@ import { createServer as createHttps } from 'node:https';
 import { randomBytes } from 'node:crypto';
 import next from 'next';
 import { answer, HEADERS, listedNames, refusal, tellUnreadable } from './door';
+import { reached } from './reached';
 import { type Keeper, keepDoor } from './sign-in';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
@@ -32,8 +33,9 @@ async function serve(env: NodeJS.ProcessEnv) {
       // Everything is sent whole: a range past a file's end is nobody's need.
       delete req.headers.range;
       if (keeper && !(await keepDoor(req, res, keeper))) return;
-      tellUnreadable(req, res);
-      await handle(req, res);
+      const far = { act: false };
+      tellUnreadable(req, res, far);
+      await reached.run(far, () => handle(req, res));
     };
     through().catch((error: unknown) => {
       console.error(error);

@@ -34,10 +34,7 @@ export function measurePhoto({ picture, mmPerPx, path, own, other }: MeasureRequ
         : null;
     return { ok: true, value: { ...value, otherShare: share } };
   } catch (error) {
-    return {
-      ok: false,
-      message:
-        error instanceof CoreError ? error.message : 'This picture could not be measured. Try another line.',
-    };
+    if (error instanceof CoreError) return { ok: false, message: error.message };
+    throw error;
   }
 }

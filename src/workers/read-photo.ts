@@ -35,13 +35,14 @@ export async function readPhoto(file: Blob): Promise<PhotoAnswer> {
       },
     };
   } catch (error) {
-    return {
-      ok: false,
-      message:
-        error instanceof CoreError
-          ? error.message
-          : 'This file cannot be read as a photograph: it may be damaged. Pick another.',
-    };
+    if (error instanceof CoreError) return { ok: false, message: error.message };
+    // The browser's own word for a picture it cannot decode; anything else is a mistake and is thrown on.
+    if (error instanceof DOMException)
+      return {
+        ok: false,
+        message: 'This file cannot be read as a photograph: it may be damaged. Pick another.',
+      };
+    throw error;
   }
 }
 

@@ -1,6 +1,5 @@
 import { createWriteStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -9,16 +8,17 @@ import { mishap } from '@/actions/mishaps';
 import { copyName, copyPlan } from '@/backup/copies';
 import { BadBackup } from '@/backup/read';
 import { restoreBackup } from '@/backup/restore';
+import { scratchFolder } from '@/backup/scratch';
 import { writeBackup, writeBackupFile } from '@/backup/write';
 import { db } from '@/data/sql';
-import { insertCopy } from '@/data/whole';
+import { insertCopy, oneAtATime } from '@/data/whole';
 
 export const dynamic = 'force-dynamic';
 
 /** The whole studio as one file, as it is read. */
 export function GET(): Response {
   const out = new PassThrough();
-  writeBackup(db(), out, new Date()).catch((error: Error) => {
+  oneAtATime(db(), () => writeBackup(db(), out, new Date())).catch((error: Error) => {
     void mishap('backup', error);
     out.destroy(error);
   });
@@ -36,20 +36,23 @@ export function POST(request: Request): Response {
   const lines = new PassThrough();
   const tell = (line: object) => void lines.write(`${JSON.stringify(line)}\n`);
   const act = async () => {
-    const folder = await mkdtemp(join(tmpdir(), 'tidy-spool-restore-'));
+    const folder = await scratchFolder();
     try {
       if (!request.body) throw new BadBackup('No file came.');
       const file = join(folder, 'copy.zip');
       await pipeline(Readable.fromWeb(request.body as never), createWriteStream(file, { mode: 0o600 }));
       tell({ words: 'The file is here; it is read through now.' });
-      const now = new Date();
-      const plan = copyPlan();
-      const saved = `before-restore-${format(now, 'yyyy-MM-dd-HHmmss')}.zip`;
-      const { bytes } = await writeBackupFile(db(), join(plan?.folder ?? folder, saved), now);
-      const done = await restoreBackup(db(), process.env.DATABASE_URL!, file, now, (words) =>
-        tell({ words }),
-      );
-      if (plan) await insertCopy(db(), { file: saved, bytes });
+      const done = await oneAtATime(db(), async () => {
+        const now = new Date();
+        const plan = copyPlan();
+        const saved = `before-restore-${format(now, 'yyyy-MM-dd-HHmmss')}.zip`;
+        const { bytes } = await writeBackupFile(db(), join(plan?.folder ?? folder, saved), now);
+        const back = await restoreBackup(db(), process.env.DATABASE_URL!, file, now, (words) =>
+          tell({ words }),
+        );
+        if (plan) await insertCopy(db(), { file: saved, bytes });
+        return back;
+      });
       tell({ done });
     } catch (error) {
       if (error instanceof BadBackup) tell({ problem: error.message });

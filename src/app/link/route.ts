@@ -3,6 +3,7 @@ import { thisContext } from '@/actions/context';
 import { stepWork, takeIn } from '@/actions/link';
 import { readPath, readRuns } from '@/data/link';
 import { db } from '@/data/sql';
+import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
 const MOST_BYTES = 1_000_000;
@@ -10,7 +11,9 @@ const told = (status: number, message: string) => Response.json({ error: { messa
 const NO_STORE = { 'Cache-Control': 'no-store' };
 
 /** Readings of a machine: a line that says what they are, then a line each. */
-export async function POST(request: Request) {
+export const POST = (request: Request) => unlessAway(() => keep(request));
+
+async function keep(request: Request) {
   if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
     return told(413, 'At most 1 MB a request.');
   const text = await request.text();
@@ -20,7 +23,9 @@ export async function POST(request: Request) {
 }
 
 /** The runs of a quilt as they were kept, a line each with its path; or, with a step named, what is to be sewn there. */
-export async function GET(request: Request) {
+export const GET = (request: Request) => unlessAway(() => read(request));
+
+async function read(request: Request) {
   const query = new URL(request.url).searchParams;
   const quilt = query.get('quilt') ?? '';
   if (!isUUID(quilt)) return told(400, 'Say which quilt: quilt is its id.');

@@ -2,6 +2,7 @@ import { isUUID } from 'class-validator';
 import { onEntry } from '@/actions/live';
 import { readEntries } from '@/data/log';
 import { db } from '@/data/sql';
+import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
 const STILL_HERE_MS = 15_000;
@@ -9,12 +10,16 @@ const STILL_HERE_MS = 15_000;
 const LOOK_ANYWAY_MS = 5_000;
 
 /** Each new entry of a quilt as it is added, by server-sent events; resumed by the last cursor seen. */
-export function GET(request: Request) {
+export const GET = (request: Request) => unlessAway(() => listen(request));
+
+async function listen(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const quilt = query.get('quilt') ?? '';
   const last = request.headers.get('last-event-id') ?? query.get('after') ?? '0';
   if (!isUUID(quilt)) return new Response('Say which quilt: quilt is its id.', { status: 400 });
   if (!/^\d{1,15}$/.test(last)) return new Response('The last cursor is a whole number.', { status: 400 });
+  // Whoever comes while the database is away is told when to come again.
+  await db()`select 1`;
   let cursor = Number(last);
   let end = () => {};
   const body = new ReadableStream<Uint8Array>({

@@ -3,6 +3,7 @@ import { thisContext } from '@/actions/context';
 import { keepEntries, MOST_ENTRIES } from '@/actions/log';
 import { readEntries } from '@/data/log';
 import { db } from '@/data/sql';
+import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
 const MOST_BYTES = 1_000_000;
@@ -10,7 +11,9 @@ const MOST_BYTES = 1_000_000;
 const told = (status: number, message: string) => Response.json({ error: { message } }, { status });
 
 /** Entries of a device: kept once however often they come, each told by its id. */
-export async function POST(request: Request) {
+export const POST = (request: Request) => unlessAway(() => keep(request));
+
+async function keep(request: Request) {
   if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
     return told(413, 'At most 1 MB a request.');
   const text = await request.text();
@@ -43,7 +46,9 @@ export async function POST(request: Request) {
 }
 
 /** The entries of a quilt after a cursor, a line each, in the server’s order. */
-export async function GET(request: Request) {
+export const GET = (request: Request) => unlessAway(() => read(request));
+
+async function read(request: Request) {
   const query = new URL(request.url).searchParams;
   const quilt = query.get('quilt') ?? '';
   const after = query.get('after') ?? '0';

@@ -12,6 +12,8 @@ export interface DensityZone extends SewnRequest {
   fibre?: string;
   /** How soft it should stay. */
   softness?: Softness;
+  /** How wide it lies open, where it is left open, inches; its spacing unless said. */
+  openIn?: number;
 }
 
 export interface DensityRequest {
@@ -88,12 +90,16 @@ export function density(request: DensityRequest): Density {
   const zones = request.zones.map((zone) => {
     const t = techniques.get(zone.technique, 'zones.technique');
     const lambda = lineDensity(t, zone.spacingIn, zone.areaIn2, zone.lengthIn);
-    const ok = zone.spacingIn <= allowed;
+    // Nothing is sewn in what is left open: the batting holds it by itself, as wide as it is.
+    const gapIn = t.leftOpen ? (zone.openIn ?? zone.spacingIn) : zone.spacingIn;
+    const ok = gapIn <= allowed;
     if (!ok)
       cautions.push({
         code: 'batting-gap',
         severity: 'warn',
-        text: `Zone ${zone.id} leaves gaps of ${zone.spacingIn} in; this batting allows ${allowed.toFixed(2)} in.`,
+        text: t.leftOpen
+          ? `Zone ${zone.id} is left open ${Number(gapIn.toFixed(1))} in wide; this batting allows ${Number(allowed.toFixed(2))} in.`
+          : `Zone ${zone.id} leaves gaps of ${gapIn} in; this batting allows ${Number(allowed.toFixed(2))} in.`,
       });
     const covers =
       zone.topTex != null && zone.fibre != null
@@ -112,9 +118,11 @@ export function density(request: DensityRequest): Density {
     if (wished) cautions.push(wished);
     return {
       id: zone.id,
+      // Beside its neighbours an open zone is as sparse as one line across it.
+      besideDensity: t.leftOpen ? 1 / Math.max(0.1, gapIn) : lambda,
       lineDensity: lambda,
       sewnLengthIn: sewnLengthIn(zone),
-      gapIn: zone.spacingIn,
+      gapIn,
       gapLimitIn: allowed,
       ok,
     };
@@ -124,7 +132,7 @@ export function density(request: DensityRequest): Density {
   const accents = accentsOf(by, pairs);
   const judged = pairs
     .filter((p) => !accents.has(p.a) && !accents.has(p.b))
-    .map((p) => ({ ...p, ratio: by.get(p.a)!.lineDensity / by.get(p.b)!.lineDensity }))
+    .map((p) => ({ ...p, ratio: by.get(p.a)!.besideDensity / by.get(p.b)!.besideDensity }))
     .map((p) => (p.ratio >= 1 ? p : { ...p, a: p.b, b: p.a, ratio: 1 / p.ratio }));
   const worst = judged.reduce<(typeof judged)[number] | null>(
     (w, p) => (!w || p.ratio > w.ratio ? p : w),
@@ -138,7 +146,7 @@ export function density(request: DensityRequest): Density {
       text: `Zone ${p.a} is ${p.ratio.toFixed(1)} times as dense as zone ${p.b} beside it; above ${limit} the open one bubbles after washing.`,
     });
   return {
-    zones,
+    zones: zones.map(({ besideDensity: _, ...z }) => z),
     evenness,
     spread: spreadOf([...by.values()]),
     limit,
@@ -205,11 +213,11 @@ function accentsOf(
 }
 
 /** Area-weighted standard deviation of ln λ. */
-function spreadOf(zones: readonly { lineDensity: number; areaIn2: number }[]): number {
+function spreadOf(zones: readonly { besideDensity: number; areaIn2: number }[]): number {
   const total = zones.reduce((sum, z) => sum + z.areaIn2, 0);
   if (total === 0) return 0;
-  const mean = zones.reduce((sum, z) => sum + z.areaIn2 * Math.log(z.lineDensity), 0) / total;
+  const mean = zones.reduce((sum, z) => sum + z.areaIn2 * Math.log(z.besideDensity), 0) / total;
   return Math.sqrt(
-    zones.reduce((sum, z) => sum + z.areaIn2 * (Math.log(z.lineDensity) - mean) ** 2, 0) / total,
+    zones.reduce((sum, z) => sum + z.areaIn2 * (Math.log(z.besideDensity) - mean) ** 2, 0) / total,
   );
 }

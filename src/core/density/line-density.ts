@@ -5,6 +5,7 @@ import { type Technique, techniques } from '../tables/techniques';
  * something (ditch, outline …) have their own length over the area; without it 1/g stands in.
  */
 export function lineDensity(t: Technique, spacingIn: number, areaIn2: number, lengthIn?: number): number {
+  if (t.density.kind === 'none') return 0;
   if (t.density.kind === 'spacing') return t.density.k / spacingIn;
   return lengthIn != null ? lengthIn / areaIn2 : 1 / spacingIn;
 }

@@ -244,7 +244,9 @@ export function leftSteps(
   for (let at = 0; at < bands; at++) {
     const parts = request.zones.flatMap((z, i) => {
       const share = plan.zones[i]!.shares[at] ?? 0;
-      return z.setup || share < SLIVER ? [] : [partOf(plan.zones[i]!.work, share)];
+      return z.setup || share < SLIVER || techniques.get(z.technique).leftOpen
+        ? []
+        : [partOf(plan.zones[i]!.work, share)];
     });
     if (parts.length === 0) continue;
     const frame = passes.has(at + 1)

@@ -1,5 +1,6 @@
 import { density, type Density } from '../density/density';
 import { sewnLengthIn } from '../density/line-density';
+import { openIn } from '../density/spacing-for';
 import { areaInBand } from '../geometry/band';
 import { areaOf, type MultiPolygon } from '../geometry/polygon';
 import { type Caution, CoreError } from '../notes';
@@ -156,7 +157,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     const t = techniques.get(z.technique);
     const areaIn2 = areaOf(z.geometry);
     const sewnIn = sewnLengthIn({ technique: t.id, spacingIn: z.spacingIn, areaIn2, lengthIn: z.lengthIn });
-    const starts = Math.ceil((areaIn2 / 100) * STARTS_PER_100_IN2);
+    const starts = t.leftOpen ? 0 : Math.ceil((areaIn2 / 100) * STARTS_PER_100_IN2);
     const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
     const hands = sewnIn / speed / 60;
     const stops =
@@ -164,6 +165,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
       (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
     const used =
       z.setup &&
+      !t.leftOpen &&
       usage({
         sewnLengthIn: sewnIn,
         spi: z.setup.spi,
@@ -183,9 +185,9 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
       sewnIn,
       work,
       minutes: minutesRange(spread(work, shares), r.belief),
-      stitches: used?.stitches ?? 0,
-      topM: used?.topM ?? 0,
-      bobbinM: used?.bobbinM ?? 0,
+      stitches: used ? used.stitches : 0,
+      topM: used ? used.topM : 0,
+      bobbinM: used ? used.bobbinM : 0,
       shares,
     };
   });
@@ -205,6 +207,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
         lengthIn: z.lengthIn,
         topTex: z.setup?.top.tex,
         fibre: z.setup?.top.fibre,
+        ...(techniques.get(z.technique).leftOpen ? { openIn: openIn(z.geometry) } : {}),
       })),
     }),
     zones,

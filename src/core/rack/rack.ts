@@ -5,7 +5,10 @@ import { type BegunPlan, isSewn, type SewnStep } from '../plan/begun';
 import type { Known } from '../source/known';
 
 /** How far a zone's set-up has come. */
-export type ZoneState = 'to match' | 'matched' | 'testing' | 'proven';
+export type ZoneState = 'to match' | 'matched' | 'testing' | 'proven' | 'left open';
+
+/** Whether nothing of a zone's set-up is left to do: it was tested, or nothing is sewn in it. */
+export const isSettled = (s: ZoneState): boolean => s === 'proven' || s === 'left open';
 
 /** A quilt as the Rack sees it. */
 export interface RackedQuilt {
@@ -70,7 +73,7 @@ export const stepAt = (quilt: Pick<RackedQuilt, 'begun' | 'sewn' | 'passes'>): n
 /** Where a quilt stands, in a few words. */
 export function statusOf(quilt: RackedQuilt, states: readonly ZoneState[], daysWaiting: number): string {
   const open = states.filter((s) => s === 'to match').length;
-  const untested = states.filter((s) => s !== 'proven').length;
+  const untested = states.filter((s) => !isSettled(s)).length;
   if (quilt.onFrameSince) return 'On the frame now';
   if (quilt.waitsFor) return quilt.waitsFor;
   switch (quilt.step) {
@@ -185,7 +188,7 @@ export function needsYourHand(
       });
   }
   for (const r of rack.filter((q) => q.quilt.step !== 'take-in'))
-    for (const z of r.zones.filter((zone) => !setups.has(zone.id)))
+    for (const z of r.zones.filter((_, i) => r.states[i] === 'to match'))
       lines.push({
         kind: 'zone',
         title: `Match ${z.name}`,

@@ -1,7 +1,7 @@
 import { table } from './lookup';
 
-/** How a technique's line density follows from its spacing g (inches): λ = k / g, or its own length. */
-export type DensityRule = { kind: 'spacing'; k: number } | { kind: 'own-length' };
+/** How a technique's line density follows from its spacing g (inches): λ = k / g, its own length, or nothing sewn at all. */
+export type DensityRule = { kind: 'spacing'; k: number } | { kind: 'own-length' } | { kind: 'none' };
 
 export type TechniqueMode = 'idling' | 'idling-low' | 'resting' | 'manual';
 export type FootId = 'open-toe' | 'ruler' | 'bowl' | 'couching' | 'closed';
@@ -70,6 +70,21 @@ const technique = (own: Omit<Technique, keyof typeof USUAL> & Partial<Technique>
 });
 
 export const techniques = table<Technique>('Technique', [
+  technique({
+    id: 'open',
+    label: 'left open',
+    handInPerS: 1,
+    baseSpi: 11,
+    radiusIn: null,
+    backtrack: 0,
+    forgiving: 5,
+    mode: 'resting',
+    foot: 'any',
+    density: { kind: 'none' },
+    usualSpacingIn: 4,
+    area: false,
+    leftOpen: true,
+  }),
   technique({
     id: 'baste',
     label: 'basting',

@@ -11,6 +11,8 @@ export interface Search<Round extends TensionTest = TensionTest> {
   bands: { low80: number; high80: number; low50: number; high50: number }[];
   /** Chance that the next setting is balanced, 0–1. */
   chance: number;
+  /** What it began from. */
+  prior: { ratio: number; sd: number };
 }
 
 /** What a set-up was first guessed to balance at. */
@@ -40,7 +42,7 @@ export function searchOf<Round extends TensionTest>(
     return { low80: at(0.1), high80: at(0.9), low50: at(0.25), high50: at(0.75) };
   });
   const chance = after.at(-1)!.pBalanced(next.topGf / next.bobbinGf);
-  return { rounds, next, bands, chance };
+  return { rounds, next, bands, chance, prior };
 }
 
 /** What a finished search has proved: the setting that balanced, and the balance ratio with its spread, on the logarithm. */

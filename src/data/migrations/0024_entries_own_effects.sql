@@ -127,6 +127,10 @@ alter table preferences
 
 -- A test stitch that confirms several zones is told of each; it teaches once, where it was sewn.
 alter table test_round add column sewn_with uuid references test_round;
+-- What the search that proved it began from, where that was not the card's own guess: it is taken out of what it teaches.
+alter table proof
+  add column prior_ratio double precision check (prior_ratio > 0),
+  add column prior_sd double precision check (prior_sd > 0);
 
 -- What is worked out of a waiting quilt is kept by its mark, which changes with everything it rests on: its own row, its
 -- zones with their fabrics, its cards, tests and sewn steps; and, for all quilts, what of the Workroom they are planned with.

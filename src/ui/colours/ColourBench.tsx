@@ -16,7 +16,7 @@ import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { PhotoButton } from '@/ui/kit/PhotoButton';
 import { Problems } from '@/ui/kit/Problems';
-import { useActionForm } from '@/ui/kit/use-action-form';
+import { unanswered, useActionForm } from '@/ui/kit/use-action-form';
 import type { ReadPhoto } from '@/workers/read-photo';
 import { laidThreads, LOUPE, pictureUnderLoupe } from './loupe';
 import { Photo, type Spot } from './Photo';
@@ -284,9 +284,11 @@ function usePhotograph() {
   const read = useCallback(async (file: Blob) => {
     setBusy(true);
     setProblem(null);
-    const r = await readInWorker(file).catch(() => null);
+    const r = await readInWorker(file).catch((error: unknown) => {
+      reportError(error);
+      return { ok: false as const, message: unanswered(error).message };
+    });
     setBusy(false);
-    if (!r) return setProblem('This photograph could not be read. Try again.');
     if (!r.ok) return setProblem(r.message);
     if (url.current) URL.revokeObjectURL(url.current);
     url.current = URL.createObjectURL(r.value.blob);

@@ -231,7 +231,7 @@ describe('a photograph', () => {
       { ok: false as const, message: 'This file is not a photograph. Pick a JPEG, PNG or WebP.' },
       /not a photograph/,
     ],
-    ['a reader that fails is said', null, /could not be read/],
+    ['a reader that fails is said', null, /The program made a mistake/],
   ])('%s', async (_, answer, words) => {
     if (answer) read.mockResolvedValueOnce(answer);
     else read.mockRejectedValueOnce(new Error('worker'));

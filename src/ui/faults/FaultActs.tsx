@@ -5,7 +5,7 @@ import { FAULT_STATE_WORD, type FaultState } from '@/core/fields/lists';
 import type { Fault } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { toast } from '@/ui/kit/toast';
-import { newKey } from '@/ui/kit/use-action-form';
+import { newKey, unanswered } from '@/ui/kit/use-action-form';
 
 /** What is done of one fault: mended, accepted with a word, or open again; each can be undone. */
 export function FaultActs({ fault }: { fault: Fault }) {
@@ -19,9 +19,8 @@ export function FaultActs({ fault }: { fault: Fault }) {
         version,
         status,
         word: said,
-      }).catch(() => null);
-      if (!result?.ok)
-        return void toast(result?.problems[0]?.message ?? 'The studio’s computer did not answer. Try again.');
+      }).catch((error: unknown) => ({ ok: false as const, problems: [unanswered(error)] }));
+      if (!result.ok) return void toast(result.problems[0]!.message);
       setWord(null);
       toast(
         `Fault ${fault.n} is ${FAULT_STATE_WORD[status]}.`,

@@ -1,4 +1,6 @@
 import type { Result } from '@/actions/result';
+import { isOffline } from './offline';
+import { unanswered } from './unanswered';
 
 /** What is sent: the same key as long as it is the same words. */
 export interface Sent<T> {
@@ -41,6 +43,7 @@ export class Autosaver<T> {
   private busy = false;
   private stopped = false;
   private tries = 0;
+  private refused = false;
   private timer: unknown;
 
   constructor(private readonly o: AutosaverOptions<T>) {
@@ -123,26 +126,33 @@ export class Autosaver<T> {
     }
     this.clear();
     this.busy = true;
-    if (this.tries === 0) this.o.tell({ kind: 'keeping' });
+    // A refusal stays in sight until something is kept again.
+    if (this.tries === 0 && !this.refused) this.o.tell({ kind: 'keeping' });
+    let result: Result<{ version: number }>;
     try {
-      const r = await this.o.send(this.flying);
-      this.busy = false;
-      this.tries = 0;
-      this.flying = null;
-      if (!r.ok) {
-        if (r.conflict) this.stopped = true;
-        this.o.tell({ kind: 'refused', words: r.problems[0]!.message });
-        return;
-      }
-      this.version = r.value.version;
-      this.lay();
-      if (this.latest !== null) return void this.send();
-      this.o.tell({ kind: 'kept' });
-    } catch {
+      result = await this.o.send(this.flying);
+    } catch (error) {
       this.busy = false;
       const pauses = this.o.retryMs ?? RETRY;
       this.schedule(pauses[Math.min(this.tries++, pauses.length - 1)]!);
-      this.o.tell({ kind: 'waiting', words: WAITING });
+      this.o.tell({ kind: 'waiting', words: isOffline(error) ? WAITING : unanswered(error).message });
+      return;
     }
+    this.busy = false;
+    this.tries = 0;
+    this.flying = null;
+    this.heard(result);
+  }
+
+  private heard(r: Result<{ version: number }>): void {
+    this.refused = !r.ok;
+    if (!r.ok) {
+      if (r.conflict) this.stopped = true;
+      return this.o.tell({ kind: 'refused', words: r.problems[0]!.message });
+    }
+    this.version = r.value.version;
+    this.lay();
+    if (this.latest !== null) return void this.send();
+    this.o.tell({ kind: 'kept' });
   }
 }

@@ -2,6 +2,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useLayoutEffect } from 'react';
+import { v4 as uuidv4 } from 'uuid';
 import { toast } from '@/ui/kit/toast';
 import { saveMapAction } from '@/actions/server';
 import { cutZone, drawZone, mapProblem, mergeZones, repeatShape } from '@/core/geometry/edit';
@@ -23,8 +24,8 @@ const TOOLS: readonly (readonly [Tool, string, string])[] = [
   ['draw', 'Draw', 'Press corner after corner; Enter closes the shape.'],
 ];
 const STEPS = [0.125, 0.25, 0.5, 1];
-let made = 0;
-const freshId = () => `new-${++made}`;
+/** Never the name of a draft that was left here before. */
+const freshId = () => `new-${uuidv4()}`;
 const relettered = (zones: readonly DrawnZone[]): DrawnZone[] =>
   zones.map((z, i) => ({ ...z, letter: letterOf(i) }));
 
@@ -50,7 +51,7 @@ export function MapEditor({
   const draftKey = `map ${quilt.id}`;
   const { send, pending, problems } = useActionForm(saveMapAction, ({ zones: n }) => {
     dropDraft(draftKey);
-    toast(`The map is kept: ${n} zones.`);
+    toast(`The map is saved: ${n} zones.`);
     router.push(`/quilts/${quilt.id}/take-in`);
   });
   // What is drawn and not kept lies on this device until it is, and is warned of on leaving.
@@ -157,15 +158,19 @@ export function MapEditor({
     setSaid(`${read.length} shapes are laid on the map.`);
   };
   const one = picked.length === 1 ? zones.find((z) => z.id === picked[0]) : undefined;
-  const rename = (id: string, name: string) =>
-    setHistory((h) => ({ ...h, now: h.now.map((z) => (z.id === id ? { ...z, name } : z)) }));
+  // A name is one step of the history once it is typed, however many letters it has.
+  const rename = (id: string, name: string) => {
+    const now = history.now.find((z) => z.id === id);
+    if (now && name.trim() !== '' && name !== now.name)
+      put(history.now.map((z) => (z.id === id ? { ...z, name } : z)));
+  };
 
   return (
     <div className="px-5 pt-3 pb-8">
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="flex-1 text-24">Map of {quilt.name}</h1>
         <ButtonLink look="quiet" href={`/quilts/${quilt.id}/take-in`}>
-          Leave it
+          Cancel
         </ButtonLink>
         <Button
           look="act"
@@ -183,7 +188,7 @@ export function MapEditor({
             })
           }
         >
-          Keep this map
+          Save the map
         </Button>
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 border-y py-1.5">
@@ -312,11 +317,11 @@ export function MapEditor({
                   }
                 />
                 <b className="w-7">{z.letter}</b>
-                <input
-                  aria-label={`Name of zone ${z.letter}`}
-                  value={z.name}
-                  onChange={(e) => rename(z.id, e.target.value)}
-                  className="min-h-10 w-full rounded border border-transparent bg-transparent px-1 hover:border-rule focus:border-rule"
+                <NameOf
+                  key={`${z.id} ${z.name}`}
+                  letter={z.letter}
+                  name={z.name}
+                  onName={(name) => rename(z.id, name)}
                 />
               </label>
               <p className="pl-14 text-13 text-ink2">
@@ -367,6 +372,22 @@ export function MapEditor({
         />
       )}
     </div>
+  );
+}
+
+/** A zone’s name: taken when it is left, or with Enter. */
+function NameOf({ letter, name, onName }: { letter: string; name: string; onName: (name: string) => void }) {
+  const [typed, setTyped] = useState(name);
+  return (
+    <input
+      aria-label={`Name of zone ${letter}`}
+      value={typed}
+      maxLength={120}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={() => (typed.trim() === '' ? setTyped(name) : onName(typed))}
+      onKeyDown={(e) => e.key === 'Enter' && onName(typed)}
+      className="min-h-10 w-full rounded border border-transparent bg-transparent px-1 hover:border-rule focus:border-rule"
+    />
   );
 }
 

@@ -15,7 +15,7 @@ const zones: DrawnZone[] = [
 ];
 const editor = (list = zones) => render(<MapEditor quilt={quilt} zones={list} />);
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
-const keep = () => screen.getByRole('button', { name: 'Keep this map' });
+const keep = () => screen.getByRole('button', { name: 'Save the map' });
 const names = () =>
   within(screen.getByRole('list', { name: 'Zones' }))
     .getAllByRole('textbox')

@@ -1,4 +1,5 @@
 'use client';
+import { unanswered } from '@/ui/kit/use-action-form';
 import { useState, useTransition } from 'react';
 import { askWhatIfAction } from '@/actions/server';
 import type { Problem, Result } from '@/actions/result';
@@ -44,8 +45,8 @@ export function WhatIfPanel({
         });
         if (r.ok) setTold(r.value);
         else setProblems(r.problems);
-      } catch {
-        setProblems([{ path: '', message: 'The studio’s computer did not answer. Ask again.' }]);
+      } catch (error) {
+        setProblems([unanswered(error)]);
       }
     });
   };

@@ -71,10 +71,12 @@ function StateWord({ state, rounds }: { state: ZoneState; rounds: number }) {
     case 'to match':
       return 'to match';
     case 'matched':
-      return <Sourced of={predicted(null)}>basted</Sourced>;
+      return <Sourced of={predicted(null)}>predicted</Sourced>;
     case 'testing':
       return <>{rounds} sewn</>;
     case 'proven':
-      return <Sourced of={proven(null)}>stitched</Sourced>;
+      return <Sourced of={proven(null)}>tested</Sourced>;
+    case 'left open':
+      return 'left open';
   }
 }

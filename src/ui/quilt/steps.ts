@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import { stepAt, stepsOf } from '@/core/rack/rack';
+import { isSettled, stepAt, stepsOf } from '@/core/rack/rack';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 
@@ -7,13 +7,13 @@ import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string): StepFact[] {
   const all = zones.length;
   const matched = [...states.values()].filter((s) => s !== 'to match').length;
-  const proven = [...states.values()].filter((s) => s === 'proven').length;
+  const proven = [...states.values()].filter(isSettled).length;
   const at = (page: string) => `/quilts/${quilt.id}/${page}${zoneId ? `?zone=${zoneId}` : ''}`;
   const short = (d: string) => format(parseISO(d), 'd MMM');
   return [
     { step: 'take-in', label: 'Take in', fact: short(quilt.takenInOn), href: at('take-in') },
     { step: 'match', label: 'Match', fact: `${matched} of ${all} zones`, href: at('match') },
-    { step: 'test', label: 'Test', fact: `${proven} of ${all} proven`, href: at('test') },
+    { step: 'test', label: 'Test', fact: `${proven} of ${all} tested`, href: at('test') },
     {
       step: 'quilt',
       label: 'Quilt',

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LogEntry, Setting } from '@/core/log/entry';
 import { placeOn, type Scales } from '@/core/machine/scales';
 import { FOOT_LABEL, type FootId } from '@/core/tables/techniques';
@@ -176,18 +176,18 @@ function Stepper({
   useEffect(() => {
     latest.current = { value, draft, onSettled };
   });
-  const settle = () => {
+  const settle = useCallback(() => {
     const { value: from, draft: to, onSettled: told } = latest.current;
     if (to !== null && text(what, to) !== text(what, from)) told(round(what, from), round(what, to));
     setDraft(null);
-  };
+  }, [what]);
   useEffect(() => {
     if (draft === null) return;
     const timer = setTimeout(settle, SETTLED_MS);
     return () => clearTimeout(timer);
-  }, [draft]);
+  }, [draft, settle]);
   // Left before it settled, it is written down all the same.
-  useEffect(() => () => settle(), []);
+  useEffect(() => settle, [settle]);
   const step = (sign: 1 | -1) =>
     setDraft(Math.min(range[1], Math.max(range[0], round(what, shown + sign * by(shown)))));
   return (

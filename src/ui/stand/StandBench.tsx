@@ -126,9 +126,13 @@ export function StandBench({
   const sewnMs = state.sewnMs + (running ? Math.max(0, now - state.runningSince!) : 0);
   const key = step && { pass: step.pass, thread: step.thread, stabilise: step.stabilise };
   const set = zone && setOf(zone, state.settings);
-  const needleIn = state.needle?.nm
-    ? { nm: state.needle.nm, eye: state.needle.eye ?? 'standard', coated: state.needle.coated ?? false }
-    : needle;
+  const needleIn = useMemo(
+    () =>
+      state.needle?.nm
+        ? { nm: state.needle.nm, eye: state.needle.eye ?? 'standard', coated: state.needle.coated ?? false }
+        : needle,
+    [state.needle, needle],
+  );
   const facts = useMemo(
     () =>
       new Map((step?.zones ?? []).map((z) => [z.id, factsOf(setOf(z, state.settings), scales, needleIn)])),

@@ -7,6 +7,7 @@ import { keepPage } from './keep-page';
 import { addKnown, type KnownEntry, laidOver, readKnown, replaceKnown } from './known';
 import { forget, type Outbox, send, watchOutbox, write } from './outbox';
 
+const LISTEN_AGAIN_MS = 3000;
 const NOTHING: Outbox = { waiting: [], refused: [], reached: true, known: false };
 
 /** The log of a quilt: what the studio’s computer has, from every device as it comes, and what waits on this one. */
@@ -17,6 +18,8 @@ export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: nu
   const router = useRouter();
   const [outbox, setOutbox] = useState<Outbox>(NOTHING);
   const [storeFails, setStoreFails] = useState(false);
+  /** How often it was listened for anew. */
+  const [asked, setAsked] = useState(0);
   /** Entries that are being written on this device just now. */
   const [writing, setWriting] = useState(0);
 
@@ -53,7 +56,13 @@ export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: nu
     };
   }, []);
   useEffect(() => {
+    let again: ReturnType<typeof setTimeout> | undefined;
     const live = new EventSource(`/live?quilt=${quiltId}&after=${cursor}`);
+    // Told that the database is away, a browser gives up for good: it is asked anew.
+    live.onerror = () => {
+      if (live.readyState === EventSource.CLOSED)
+        again = setTimeout(() => setAsked((n) => n + 1), LISTEN_AGAIN_MS);
+    };
     live.onmessage = (m) => {
       const e = JSON.parse(m.data as string) as KnownEntry;
       void addKnown([e]).catch(() => {});
@@ -65,8 +74,11 @@ export function useLog(quiltId: string, first: readonly KnownEntry[], cursor: nu
       void send();
       if (old) router.refresh();
     };
-    return () => live.close();
-  }, [quiltId, cursor, old, router]);
+    return () => {
+      clearTimeout(again);
+      live.close();
+    };
+  }, [quiltId, cursor, old, router, asked]);
 
   const log = useCallback(
     (kind: LogKind, part: Partial<LogEntry> = {}): string => {

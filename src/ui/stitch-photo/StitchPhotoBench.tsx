@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { stitchesBetween } from '@/core/photo/corrected';
 import type { Spot } from '@/core/photo/strip';
 import type { TestRound } from '@/data/types';
+import { unanswered } from '@/ui/kit/use-action-form';
 import { readInWorker } from '@/ui/colours/photo-reader';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
@@ -57,9 +58,11 @@ export function StitchPhotoBench({
   const open = useCallback(async (file: Blob) => {
     setProblem(null);
     setBusy(true);
-    const r = await readInWorker(file).catch(() => null);
+    const r = await readInWorker(file).catch((error: unknown) => {
+      reportError(error);
+      return { ok: false as const, message: unanswered(error).message };
+    });
     setBusy(false);
-    if (!r) return setProblem('This photograph could not be read. Try again.');
     if (!r.ok) return setProblem(r.message);
     const { blob, width, height } = r.value;
     setPicture((old) => {

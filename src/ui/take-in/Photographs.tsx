@@ -2,9 +2,7 @@
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { removePhotographAction } from '@/actions/server';
-import type { Result } from '@/actions/result';
-import { CoreError } from '@/core/notes';
-import { smallerPhotograph } from '@/ui/kit/smaller-photograph';
+import { sendPhotograph } from '@/ui/kit/send-photograph';
 import { toast } from '@/ui/kit/toast';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
 
@@ -17,22 +15,9 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
     setProblem(null);
     setBusy(true);
     for (const file of files) {
-      try {
-        const body = await smallerPhotograph(file);
-        const r = (await (
-          await fetch(`/photographs/${intakeId}`, { method: 'POST', body })
-        ).json()) as Result<{ id: string }>;
-        if (r.ok) setIds((now) => [...now, r.value.id]);
-        else setProblem(r.problems[0]!.message);
-      } catch (error) {
-        setProblem(
-          error instanceof CoreError
-            ? error.message
-            : error instanceof TypeError
-              ? `“${file.name}” did not arrive: the studio’s computer does not answer. Choose it again in a moment.`
-              : `“${file.name}” cannot be read as a photograph.`,
-        );
-      }
+      const r = await sendPhotograph(intakeId, file);
+      if (r.ok) setIds((now) => [...now, r.value.id]);
+      else setProblem(r.problems[0]!.message);
     }
     setBusy(false);
   };

@@ -90,9 +90,11 @@ export function Talk(props: {
     router.push(`/quilts/${id}/take-in`);
   });
   const finish = async () => {
-    if (!(await saver.settled())) return;
+    if (!(await saver.settled())) return setAway(true);
+    setAway(false);
     take.send({ ...asForm(said, pages), intakeId: intake.id });
   };
+  const [away, setAway] = useState(false);
   const problemsOn = (i: number): Problem[] =>
     take.problems.filter((p) =>
       pages[i]!.paths.some((path) => p.path === path || p.path.startsWith(`${path}.`)),
@@ -180,6 +182,12 @@ export function Talk(props: {
                 )),
               )}
             </ul>
+          )}
+          {away && state.kind !== 'kept' && (
+            <p role="alert" className="font-medium text-madder">
+              Not taken in yet: what you typed last is not saved, for the studio’s computer did not answer. It
+              stays on this device; press again in a moment.
+            </p>
           )}
           <Problems problems={take.problems} fields={pages.flatMap((p) => p.paths)} />
         </div>

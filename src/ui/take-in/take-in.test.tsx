@@ -107,7 +107,7 @@ describe('the talk', () => {
     expect(versions).toEqual([3, 4]);
   });
   test('when the studio’s computer does not answer, it is said and what was typed stays', async () => {
-    jest.mocked(actions.keepIntakeAction).mockRejectedValueOnce(new Error('gone'));
+    jest.mocked(actions.keepIntakeAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     talk({ record: { name: 'Tern' } });
     await press(/^Go on: How large/);
     expect(await screen.findByText(/Not kept yet/)).toBeInTheDocument();
@@ -301,7 +301,7 @@ describe('photographs', () => {
     expect(decode).not.toHaveBeenCalled();
   });
   test('one that cannot be decoded is named', async () => {
-    Object.assign(globalThis, { createImageBitmap: () => Promise.reject(new Error('broken')) });
+    Object.assign(globalThis, { createImageBitmap: () => Promise.reject(new DOMException('The source image could not be decoded.', 'InvalidStateError')) });
     render(<Photographs intakeId="i" first={[]} />);
     await userEvent.upload(screen.getByLabelText('Add photographs'), png('torn.png', 400, 300));
     expect(await screen.findByRole('alert')).toHaveTextContent('“torn.png” cannot be read as a photograph.');

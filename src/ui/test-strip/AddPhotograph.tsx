@@ -1,10 +1,8 @@
 'use client';
 import { ImagePlus } from 'lucide-react';
 import { useState } from 'react';
-import { smallerPhotograph } from '@/ui/kit/smaller-photograph';
-import type { Result } from '@/actions/result';
+import { sendPhotograph } from '@/ui/kit/send-photograph';
 import type { PhotographMoment } from '@/core/fields/lists';
-import { CoreError } from '@/core/notes';
 
 /** Takes or chooses a photograph, makes it smaller here, and keeps it with a quilt. */
 export function AddPhotograph({
@@ -24,23 +22,9 @@ export function AddPhotograph({
   const add = async (file: File) => {
     setBusy(true);
     setProblem(null);
-    try {
-      const answer = await fetch(`/photographs/${ofId}?moment=${moment}`, {
-        method: 'POST',
-        body: await smallerPhotograph(file),
-      });
-      const r = (await answer.json()) as Result<{ id: string }>;
-      if (r.ok) onKept(r.value.id);
-      else setProblem(r.problems[0]!.message);
-    } catch (error) {
-      setProblem(
-        error instanceof CoreError
-          ? error.message
-          : error instanceof TypeError
-            ? 'It did not arrive: the studio’s computer does not answer. Choose it again in a moment.'
-            : `“${file.name}” cannot be read as a photograph.`,
-      );
-    }
+    const r = await sendPhotograph(ofId, file, moment);
+    if (r.ok) onKept(r.value.id);
+    else setProblem(r.problems[0]!.message);
     setBusy(false);
   };
   return (

@@ -55,6 +55,7 @@ export function TestBench({
   school = 'both',
   colours,
   thicknessMm,
+  twins = [],
   cures = [],
   cureCounts = [],
 }: {
@@ -70,6 +71,8 @@ export function TestBench({
   school?: Preferences['tensionSchool'];
   colours: { top: string; bobbin: string; cloth: string; backing: string };
   thicknessMm: number;
+  /** Zones not tested yet that sew alike: one test serves them too. */
+  twins?: readonly Pick<Zone, 'id' | 'letter' | 'name'>[];
   /** Quick cures tried with this set-up, and how each fared in this studio. */
   cures?: readonly Cure[];
   cureCounts?: readonly CureCount[];
@@ -82,6 +85,7 @@ export function TestBench({
   const [again, setAgain] = useState(setup.turnedBack !== null);
   const [opened, setOpened] = useState<TestRound | null>(null);
   const [seen, setSeen] = useState<readonly string[]>([]);
+  const [together, setTogether] = useState<readonly string[]>(() => twins.map((t) => t.id));
   const [direction, setDirection] = useState<Direction | typeof ALL>(ALL);
   const [verdicts, setVerdicts] = useState<Partial<Record<Direction, Verdict>>>({});
   const { form, values, numberAt } = useSpecForm(SPECS, {
@@ -164,6 +168,11 @@ export function TestBench({
           </p>
           {school !== 'dial' && told.turn && <p className="text-ink2">{told.turn}</p>}
         </div>
+        {rounds.length === 0 && setup.twinLetter && (
+          <p className="mt-0.5 text-ink2">
+            Begins where zone {setup.twinLetter} ended: the same threads, needle, layers and technique.
+          </p>
+        )}
         {next.reasons.map((r) => (
           <p key={r.code} className="mt-0.5 text-ink2">
             {r.text}
@@ -209,6 +218,7 @@ export function TestBench({
                   n,
                   verdicts,
                   seen,
+                  together,
                   ...fromForm(SPECS, values),
                 });
               }}
@@ -217,6 +227,35 @@ export function TestBench({
                 <h3 className="text-[17px]">How test {n} looks</h3>
                 <p className="text-13 text-ink2">keys 1 to 7 · ▲ tighten ● leave ▼ loosen, the top</p>
               </div>
+              {twins.length > 0 && (
+                <fieldset className="flex flex-wrap items-center gap-x-4">
+                  <legend className="sr-only">One test for several zones</legend>
+                  <span className="font-medium">
+                    One test for{' '}
+                    {[zone.letter, ...twins.filter((t) => together.includes(t.id)).map((t) => t.letter)].join(
+                      ', ',
+                    )}
+                    :
+                  </span>
+                  {twins.map((t) => (
+                    <label key={t.id} className="inline-flex min-h-11 items-center gap-1.5">
+                      <input
+                        type="checkbox"
+                        className="size-5 accent-(--indigo)"
+                        checked={together.includes(t.id)}
+                        onChange={() =>
+                          setTogether(
+                            together.includes(t.id)
+                              ? together.filter((id) => id !== t.id)
+                              : [...together, t.id],
+                          )
+                        }
+                      />
+                      {t.letter} {t.name}
+                    </label>
+                  ))}
+                </fieldset>
+              )}
               <ToggleGroup.Root
                 type="single"
                 value={direction}

@@ -2,6 +2,7 @@ import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 
+
 /** What a real browser has and the simulated one lacks; and stand-ins for what only the running app can give. */
 
 // A loaded machine draws slowly; a test waits, and no longer than it must.
@@ -79,3 +80,6 @@ beforeEach(() => {
   jest.clearAllMocks();
   localStorage.clear();
 });
+
+// The simulated browser has no console of its own for what a program got wrong.
+globalThis.reportError ??= () => {};

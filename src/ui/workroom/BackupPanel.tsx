@@ -4,7 +4,9 @@ import { FileDown } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CopyMade } from '@/data/types';
+import { isOffline } from '@/ui/kit/offline';
 import { toast } from '@/ui/kit/toast';
+import { unanswered } from '@/ui/kit/use-action-form';
 import { Button } from '@/ui/kit/Button';
 
 interface Told {
@@ -70,8 +72,12 @@ export function BackupPanel({ copies, folder }: { copies: readonly CopyMade[]; f
           router.refresh();
         }
       }
-    } catch {
-      setProblem('The studio’s computer did not answer. Look at the Rack before you try again.');
+    } catch (error) {
+      setProblem(
+        isOffline(error)
+          ? 'The studio’s computer did not answer. Look at the Rack before you try again.'
+          : unanswered(error).message,
+      );
     }
     setWords(null);
   };

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { thisContext } from '@/actions/context';
 import { importFile } from '@/actions/exchange';
-import { mishap } from '@/actions/mishaps';
+import { isAway, mishap } from '@/actions/mishaps';
 import { importWorkroom } from '@/actions/workroom-file';
 import { readJson } from '@/serve/body';
 
@@ -18,7 +18,13 @@ export async function POST(request: Request, { params }: { params: Promise<{ wha
   if (!act) return Response.json({ error: 'There is no such door.' }, { status: 404 });
   const sent = await readJson(request, MOST_BYTES);
   if (!sent.ok) return Response.json(sent, { status: 400 });
-  const result = await act(thisContext(), sent.value).catch((e: unknown) => mishap(`import ${what}`, e));
+  let awayNow = false;
+  const result = await act(thisContext(), sent.value).catch((e: unknown) => {
+    awayNow = isAway(e);
+    return mishap(`import ${what}`, e);
+  });
+  // The page reads its words all the same; another program sees when to come again.
+  if (awayNow) return Response.json(result, { status: 503, headers: { 'Retry-After': '2' } });
   if (result.ok) revalidatePath('/', 'layout');
   return Response.json(result);
 }

@@ -1,6 +1,7 @@
 import { matchOnce, onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
 import { keptShelf } from '@/actions/kept-shelf';
 import { withLearned } from '@/actions/searches';
+import { readSettings } from '@/actions/settings';
 import { sandwichOf } from '@/actions/zone-brief';
 import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
@@ -36,10 +37,21 @@ export default async function MatchPage(props: QuiltPageProps) {
         </Empty>
       </QuiltFrame>
     );
-  const [sources, measured, cones] = await Promise.all([
+  if (techniques.get(zone.technique).leftOpen)
+    return (
+      <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match">
+        <MatchNav quiltId={quilt.id} zoneId={zone.id} here="" />
+        <Empty title={`${zone.name} is left open`}>
+          Nothing is sewn here, so no thread is chosen. Its width is checked against the batting under
+          Density; choose a technique on the quilt’s intake page to quilt it after all.
+        </Empty>
+      </QuiltFrame>
+    );
+  const [sources, measured, cones, settings] = await Promise.all([
     readMatchSources(db()),
     readScales(db(), machine.id),
     keptShelf(db()),
+    readSettings(db(), quilt.id),
   ]);
   const scales = scalesOf(measured);
   const standing = view.setups.get(zone.id);
@@ -98,14 +110,22 @@ export default async function MatchPage(props: QuiltPageProps) {
           }}
           quiltId={quilt.id}
           zone={{ id: zone.id, name: zone.name, letter: zone.letter, fabrics: zone.fabrics }}
-          about={`${techniques.get(zone.technique).label}, ${zone.spacingIn} in apart · best of ${found.weighed} set-ups`}
+          about={`${techniques.get(zone.technique).label}, ${zone.spacingIn} in spacing · best of ${found.weighed} set-ups`}
           candidates={candidates}
           seenVersion={standing?.version ?? 0}
           backingHex={quilt.backingHex ?? '#d8cfbb'}
           shank={machine.shank}
           card={
             standing
-              ? cardFacts(standing, zone, quilt, machine, new Map(shelf.map((c) => [c.id, c])), scales)
+              ? cardFacts(
+                  standing,
+                  zone,
+                  quilt,
+                  machine,
+                  new Map(shelf.map((c) => [c.id, c])),
+                  scales,
+                  settings.get(zone.id),
+                )
               : null
           }
         />

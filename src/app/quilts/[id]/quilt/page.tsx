@@ -65,7 +65,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
     steps.map((s, i) => [stepId(s), acts[i]!.advance + acts[i]!.baste + acts[i]!.thread]),
   );
   const open = faults.filter((f) => f.status === 'open').length;
-  const unmatched = zones.filter((z) => !view.setups.has(z.id)).length;
+  const unmatched = zones.filter((z) => view.states.get(z.id) === 'to match').length;
   const { passes } = plan;
   const sewn = steps.filter((s) => isSewn(s, quilt.sewn));
   const next = steps.find((s) => !isSewn(s, quilt.sewn));

@@ -1,6 +1,7 @@
 import { Link } from '@/ui/kit/Link';
 import { keptShelf } from '@/actions/kept-shelf';
 import { readSearch } from '@/actions/tests';
+import { untestedTwins } from '@/actions/twins';
 import { coneName, sandwichOf } from '@/actions/zone-brief';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { readCureCounts, readCures, readTrials } from '@/data/bench';
@@ -45,6 +46,11 @@ export default async function TestPage(props: QuiltPageProps) {
             ladder={searchLadder(search)}
             measured={measured}
             school={preferences?.tensionSchool}
+            twins={untestedTwins(zone, view.zones, view.setups).map((t) => ({
+              id: t.zone.id,
+              letter: t.zone.letter,
+              name: t.zone.name,
+            }))}
             thicknessMm={thicknessMm(sandwichOf(zone, quilt))}
             cures={cures}
             cureCounts={cureCounts}

@@ -3,6 +3,7 @@ import { Link } from '@/ui/kit/Link';
 import { nearest, unlikeWords } from '@/core/past/nearest';
 import { predicted, proven } from '@/core/source/known';
 import { techniques } from '@/core/tables/techniques';
+import { readSettings, settingsBeside } from '@/actions/settings';
 import { readPastWork } from '@/data/past';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
@@ -38,6 +39,18 @@ export default async function PastPage(props: QuiltPageProps) {
         SHOWN,
       )
     : [];
+  // What was set otherwise at the machine there is what was sewn, not what the card meant.
+  const logs = new Map(
+    await Promise.all(
+      [...new Set(found.map((f) => f.work.quiltId))].map(
+        async (id) => [id, await readSettings(db(), id)] as const,
+      ),
+    ),
+  );
+  const sewnAs = (w: (typeof found)[number]['work']) => {
+    const own = settingsBeside({ chosenAt: w.chosenAt, provenAt: null }, logs.get(w.quiltId)?.get(w.zoneId));
+    return { topGf: own.topGf ?? w.topGf, bobbinGf: own.bobbinGf ?? w.bobbinGf, spi: own.spi ?? w.spi };
+  };
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/past">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/past" />
@@ -101,11 +114,12 @@ export default async function PastPage(props: QuiltPageProps) {
                       <ThreadSwatch hex={work.topHex} width={22} height={22} /> {work.topName}
                     </p>
                     <p>
-                      over {work.bobbinName}, Nm {work.needleNm}, {Number(work.spi.toFixed(1))} to the inch
+                      over {work.bobbinName}, Nm {work.needleNm}, {Number(sewnAs(work).spi.toFixed(1))} to the
+                      inch
                     </p>
                     <p>
-                      <Sourced of={work.proven ? proven(work.topGf) : predicted(work.topGf)}>
-                        {Math.round(work.topGf)} / {Math.round(work.bobbinGf)} gf
+                      <Sourced of={work.proven ? proven(sewnAs(work).topGf) : predicted(sewnAs(work).topGf)}>
+                        {Math.round(sewnAs(work).topGf)} / {Math.round(sewnAs(work).bobbinGf)} gf
                       </Sourced>{' '}
                       {work.rounds === 0
                         ? 'not tested'
