@@ -22,7 +22,7 @@ import { connect, db } from '@/data/sql';
 import { manyFaults, tenYears } from './ten-years';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
-const at = (sorted: number[], p: number) =>
+const atShare = (sorted: number[], p: number) =>
   sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))]!;
 async function measure(name: string, runs: number, act: () => unknown) {
   for (let i = 0; i < Math.min(10, runs); i++) await act();
@@ -34,7 +34,7 @@ async function measure(name: string, runs: number, act: () => unknown) {
   }
   ms.sort((a, b) => a - b);
   console.log(
-    `${name.padEnd(52)} median ${at(ms, 0.5).toFixed(1).padStart(7)} ms   95 % ${at(ms, 0.95).toFixed(1).padStart(7)} ms`,
+    `${name.padEnd(52)} median ${atShare(ms, 0.5).toFixed(1).padStart(7)} ms   95 % ${atShare(ms, 0.95).toFixed(1).padStart(7)} ms`,
   );
 }
 
@@ -253,6 +253,39 @@ async function bench() {
       );
       for (const page of inYears)
         await measure(`${n!.quilts} quilts: ${page.replace(quilt.id, '…')}`, 20, () => text(url + page));
+    }
+    // Three hundred quilts that wait: their plans are read for the Rack and for every promise of the calendar.
+    const [open] = await growing<
+      { n: number }[]
+    >`select count(*)::int as n from quilt where handed_back_on is null`;
+    const t = performance.now();
+    await tenYears(growing, Math.ceil(300 / open!.n), 1001, 'waiting');
+    const [waiting] = await growing<
+      { n: number }[]
+    >`select count(*)::int as n from quilt where handed_back_on is null`;
+    console.log(`\n${waiting!.n} quilts wait (made in ${(performance.now() - t).toFixed(0)} ms)`);
+    for (const page of ['/', '/calendar']) {
+      const first = performance.now();
+      await text(url + page);
+      console.log(`${page} the first time: ${(performance.now() - first).toFixed(0)} ms`);
+      await measure(`${waiting!.n} waiting: ${page}`, 20, () => text(url + page));
+      await growing`update zone set spacing_in = spacing_in + 0.01 where quilt_id = ${quilt.id}`;
+      const after = performance.now();
+      await text(url + page);
+      console.log(`${page} after one zone was changed: ${(performance.now() - after).toFixed(0)} ms`);
+    }
+    for (const page of ['/', `${at}/match`, `${at}/quilt`, `${at}/stand`]) {
+      const all = await Promise.all(
+        Array.from({ length: 50 }, async () => {
+          const begun = performance.now();
+          await text(url + page);
+          return performance.now() - begun;
+        }),
+      );
+      all.sort((a, b) => a - b);
+      console.log(
+        `50 at once, ${page.replace(quilt.id, '…').padEnd(24)} 95 % ${atShare(all, 0.95).toFixed(0)} ms`,
+      );
     }
     await growing.end();
   } finally {

@@ -21,8 +21,17 @@ const COPIED = [
 /** When things happened: spread over the years with their quilts. */
 const WHEN = new Set(['step_sewn.at', 'stitches_sewn.at', 'fault.noticed_at', 'fault_evidence.closed_at']);
 
-/** Copies every quilt so many times; the copies are long sewn and handed back. */
-export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Promise<void> {
+/**
+ * Copies every quilt so many times; the copies are long sewn and handed back, or wait to be sewn.
+ * @param copies of each quilt
+ */
+export async function tenYears(
+  sql: postgres.Sql,
+  copies: number,
+  first = 1,
+  as: 'handed-back' | 'waiting' = 'handed-back',
+): Promise<void> {
+  const waits = as === 'waiting';
   const own = await sql<{ table: string; column: string }[]>`
     select a.attrelid::regclass::text as table, a.attname as column
     from pg_attribute a
@@ -48,9 +57,13 @@ export async function tenYears(sql: postgres.Sql, copies: number, first = 1): Pr
           : table === 'quilt' && c === 'name'
             ? `t.name || ' ' || g`
             : table === 'quilt' && c === 'handed_back_on'
-              ? `current_date - (g % 3600) - 1`
+              ? waits
+                ? 'null'
+                : `current_date - (g % 3600) - 1`
               : table === 'quilt' && c === 'step'
-                ? `'hand-back'`
+                ? waits
+                  ? 't.step'
+                  : `'hand-back'`
                 : table === 'quilt' && c === 'on_frame_since'
                   ? 'null'
                   : WHEN.has(`${table}.${c}`)

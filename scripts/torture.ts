@@ -4,6 +4,13 @@ import { readFileSync } from 'node:fs';
 import { connect as connectSocket } from 'node:net';
 import postgres from 'postgres';
 import { v7 as uuidv7 } from 'uuid';
+import { QUILTER } from '@/actions/context';
+import { keepEntries } from '@/actions/log';
+import { readPlan } from '@/actions/plan';
+import { readQuiltView } from '@/actions/quilt-view';
+import { foldLog } from '@/core/log/fold';
+import type { LogEntry } from '@/core/log/entry';
+import { connect } from '@/data/sql';
 
 const [cuts, floods] = [Number(process.argv[2] ?? 1000), Number(process.argv[3] ?? 10_000)];
 const base = process.env.TEST_PG_URL!;
@@ -57,7 +64,7 @@ async function promise(n: number, cut: () => boolean): Promise<number> {
         await new Promise<void>((resolve) => {
           const socket = connectSocket(PORT, '127.0.0.1', () => {
             socket.write(
-              `POST /import/rows HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
+              `POST /import/rows HTTP/1.1\r\nHost: 127.0.0.1:${PORT}\r\nOrigin: ${url}\r\nContent-Length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
             );
             setTimeout(() => (socket.destroy(), resolve()), Math.random() * 30);
           });
@@ -67,6 +74,7 @@ async function promise(n: number, cut: () => boolean): Promise<number> {
       }
       const r = await fetch(`${url}/import/rows`, {
         method: 'POST',
+        headers: { Origin: url },
         body,
         signal: AbortSignal.timeout(20_000),
       });
@@ -184,7 +192,7 @@ async function hostile() {
     const r = await (Math.random() < 0.8
       ? fetch(`${url}/shelf`, {
           method: 'POST',
-          headers: { 'Next-Action': pick(doors), 'Content-Type': 'text/plain;charset=UTF-8' },
+          headers: { Origin: url, 'Next-Action': pick(doors), 'Content-Type': 'text/plain;charset=UTF-8' },
           body: Math.random() < 0.9 ? JSON.stringify([strange()]) : JSON.stringify(strange()).slice(0, -2),
         })
       : fetch(
@@ -207,6 +215,90 @@ async function hostile() {
   );
 }
 
+/** What stands in the studio's tables of what a quilt's log did. */
+const tablesOf = async (sql: postgres.Sql, quiltId: string): Promise<string> =>
+  JSON.stringify(
+    await sql`
+      select
+        (select json_agg(json_build_object('id', id, 'm', minutes) order by id) from step_sewn where quilt_id = ${quiltId}) as steps,
+        (select json_agg(json_build_object('m', remaining_m) order by id) from cone) as cones,
+        (select json_agg(json_build_object('n', count) order by id) from bobbin_stock) as bobbins,
+        (select json_agg(json_build_object('n', stock) order by id) from needle) as needles,
+        (select json_agg(id order by id) from fault where quilt_id = ${quiltId}) as faults`,
+  );
+
+/** Steps done and taken back from four devices, while the server dies in the middle of it again and again. */
+async function undoing(kills: number) {
+  const sql = connect(env.DATABASE_URL, 2);
+  const [quilt] = await sql<{ id: string }[]>`select id from quilt where name = 'Long Gallery'`;
+  const quiltId = quilt!.id;
+  const { steps } = await readPlan(sql, (await readQuiltView(sql, quiltId))!);
+  await sql`update needle set stock = 1000`;
+  const sent: string[] = [];
+  const known: string[] = [];
+  let [dead, ended] = [0, false];
+  const device = async () => {
+    const id = uuidv7();
+    while (!ended) {
+      const entries = Array.from({ length: 1 + Math.floor(Math.random() * 4) }, (): LogEntry => {
+        const { pass, thread, stabilise } = pick(steps);
+        const entry = { id: uuidv7(), quiltId, at: new Date().toISOString() };
+        const roll = Math.random();
+        if (roll < 0.45 && known.length > 0) return { ...entry, kind: 'undone', undoes: pick(known) };
+        if (roll < 0.8) return { ...entry, kind: 'step-done', pass, thread, stabilise, minutes: 9 };
+        if (roll < 0.9) return { ...entry, kind: 'needle-changed', nm: pick([90, 100, 110]) };
+        return { ...entry, kind: 'fault', symptoms: ['skipped'], pass };
+      });
+      const body = JSON.stringify({ device: id, entries, sentAt: new Date().toISOString() });
+      for (;;) {
+        const told = await fetch(`${url}/log`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body,
+          signal: AbortSignal.timeout(20_000),
+        })
+          .then((r) => (r.ok ? (r.json() as Promise<{ kept: string[] }>) : null))
+          .catch(() => null);
+        if (told) {
+          sent.push(...told.kept);
+          known.push(...told.kept);
+          break;
+        }
+        await wait(30);
+      }
+    }
+  };
+  const killer = async () => {
+    while (dead < kills) {
+      await wait(150 + Math.random() * 500);
+      server.kill('SIGKILL');
+      dead++;
+      serve();
+      await up();
+    }
+    ended = true;
+  };
+  await Promise.all([killer(), ...Array.from({ length: 4 }, device)]);
+  const there = new Set(
+    (await sql<{ id: string }[]>`select id from log_entry where quilt_id = ${quiltId}`).map((e) => e.id),
+  );
+  const lost = sent.filter((id) => !there.has(id)).length;
+  // Whatever a kill left half done would be put right by the next entry; so nothing may change with it.
+  const before = await tablesOf(sql, quiltId);
+  await keepEntries({ sql, actor: QUILTER, now: new Date() }, uuidv7(), [
+    { id: uuidv7(), quiltId, at: new Date().toISOString(), kind: 'note', note: 'all said' },
+  ]);
+  const after = await tablesOf(sql, quiltId);
+  const lines = (await (await fetch(`${url}/log?quilt=${quiltId}`)).text()).split('\n').filter(Boolean);
+  const done = foldLog(lines.map((l) => JSON.parse(l) as LogEntry)).done.size;
+  const [rows] = await sql<{ n: number }[]>`
+    select count(*)::int as n from step_sewn s where quilt_id = ${quiltId} and s.id in (select id from log_entry)`;
+  console.log(
+    `${dead} kills between doing and undoing: ${sent.length} entries answered for, ${lost} lost; ${done} steps stand in the log, ${rows!.n} in the tables; ${before === after ? 'nothing' : 'SOMETHING'} was left half done`,
+  );
+  await sql.end();
+}
+
 async function main() {
   const admin = postgres(`${base}/postgres`, { max: 1, onnotice: () => {} });
   await admin`create database torture`;
@@ -215,6 +307,7 @@ async function main() {
   serve();
   try {
     await up();
+    await undoing(Math.max(1, Math.round(cuts / 10)));
     await hostile();
     await killsAndCuts();
   } finally {

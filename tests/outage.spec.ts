@@ -5,7 +5,7 @@ import { lines, openStand } from './stand';
 import { test } from './studio';
 
 /** A tap that is told apart from every other: the back was checked, the bobbin changed. */
-const KEYS = ['c', 'b'] as const;
+const KEYS = ['c', 'n'] as const;
 const DOWN_MS = 8_000;
 
 plain(
@@ -26,7 +26,7 @@ plain(
       const stopped = Date.now();
       // What the Stand shows does not wait for the computer: it goes on by itself.
       await page.keyboard.press('Space');
-      await expect(page.getByText(/^sewing/)).toBeVisible();
+      await expect(page.getByText(/^sewing · /)).toBeVisible();
       await page.keyboard.press('Space');
       await expect
         .poll(() => Date.now() - stopped, { intervals: [1000], timeout: 3 * DOWN_MS })
@@ -35,7 +35,7 @@ plain(
       await taps(4);
       await expect(page.getByText('all saved')).toBeVisible();
       const kept = (await lines(page, quilt)).slice(had);
-      expect(kept.filter((e) => e.kind === 'back-checked' || e.kind === 'bobbin-changed')).toHaveLength(30);
+      expect(kept.filter((e) => e.kind === 'back-checked' || e.kind === 'needle-changed')).toHaveLength(30);
       expect(new Set(kept.map((e) => e.id)).size).toBe(kept.length);
       expect(kept.map((e) => e.at)).toEqual(kept.map((e) => e.at).sort());
     } finally {
@@ -91,7 +91,7 @@ test('the browser is killed with entries waiting: opened again, it sends them', 
     await openStand(after.pages()[0]!, studio.url);
     const reader = await (await browser.newContext({ baseURL: studio.url })).newPage();
     expect((await lines(reader, quilt)).slice(had).map((e) => e.kind)).toEqual(
-      Array.from({ length: 12 }, (_, i) => (i % 2 === 0 ? 'back-checked' : 'bobbin-changed')),
+      Array.from({ length: 12 }, (_, i) => (i % 2 === 0 ? 'back-checked' : 'needle-changed')),
     );
     await reader.close();
     await after.close();
@@ -122,15 +122,15 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     const before = (await lines(page, quilt)).length;
     // Sewn on after the page was loaded: the kept page is older than what the device knows.
     await page.keyboard.press('c');
-    await page.keyboard.press('b');
+    await page.keyboard.press('n');
     await page.keyboard.press('Space');
-    await expect(page.getByText(/^sewing/)).toBeVisible();
+    await expect(page.getByText(/^sewing · /)).toBeVisible();
     await expect(page.getByText('all saved')).toBeVisible();
     await studio.kill();
     await page.reload();
     await expect(page.getByRole('heading', { level: 1, name: 'Harbour Lights' })).toBeVisible();
     await expect(page.getByText(/as last seen here/)).toBeVisible();
-    await expect(page.getByText(/^sewing/)).toBeVisible();
+    await expect(page.getByText(/^sewing · /)).toBeVisible();
     await page.keyboard.press('c');
     await expect(page.getByText(/1 waits on this device/)).toBeVisible();
     await page.reload();
@@ -140,7 +140,7 @@ test('a Stand reloaded while the computer is away opens as this device last saw 
     await expect(page.getByText(/as last seen here/)).toBeHidden();
     expect((await lines(page, quilt)).slice(before).map((e) => e.kind)).toEqual([
       'back-checked',
-      'bobbin-changed',
+      'needle-changed',
       'step-begun',
       'back-checked',
     ]);

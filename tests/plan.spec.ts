@@ -24,7 +24,7 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
   await openQuilt(page, 'Long Gallery');
   await stepTo(page, 'Quilt');
   await expect(page.getByRole('heading', { name: 'Plan of Long Gallery' })).toBeVisible();
-  await expect(page.getByText(/Rolls and thread changes/)).toBeVisible();
+  await expect(page.getByText(/Rolling and thread changes/)).toBeVisible();
   await expectAccessible(page);
   const frame = page.getByRole('button', { name: 'Put it on the frame' });
   await page.getByRole('button', { name: /^Lock in these \d+ passes/ }).click();
@@ -156,7 +156,7 @@ test('every sheet prints black on white', async ({ page }) => {
   for (const [sheet, words] of [
     ['loading', 'Backing to the leaders'],
     ['order', 'Top thread'],
-    ['cards', 'proven'],
+    ['cards', 'tested'],
   ] as const) {
     await page.goto(`${quilt}/sheets/${sheet}`);
     await expect(page.getByText(words).first()).toBeVisible();

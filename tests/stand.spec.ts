@@ -12,9 +12,9 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
   const step = page.getByText(/^step \d+ of \d+/);
   const before = await step.innerText();
   await page.keyboard.press('Space');
-  await expect(page.getByText(/^sewing/)).toBeVisible();
+  await expect(page.getByText(/^sewing · /)).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText(/^paused/)).toBeVisible();
+  await expect(page.getByText(/^paused · /)).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(step).not.toHaveText(before);
   await page.keyboard.press('Escape');

@@ -20,7 +20,11 @@ test('starts, keeps what was stored over a restart, and stops cleanly', async ({
     const second0 = await start({ ...env, PORT: String(await freePort()) });
     expect(second0.ready).toBe(false);
     expect(second0.said()).toMatch(/already runs on .*process \d+/);
-    const back = await request.post(`${url}/backup`, { data: await saved.body(), timeout: 120_000 });
+    const back = await request.post(`${url}/backup`, {
+      headers: { Origin: url },
+      data: await saved.body(),
+      timeout: 120_000,
+    });
     expect((await back.text()).trim().split('\n').at(-1)).toContain('"done"');
     expect(await (await request.get(`${url}/`)).text()).toContain('Harbour Lights');
     expect(await first.stop()).toBe(0);

@@ -89,7 +89,7 @@ export function ChangePanel({
   const name = (id: string) => threads.find((t) => t.id === id)?.name ?? 'a thread put away';
   return (
     <StandPanel
-      title={`Set otherwise for ${letters.length > 1 ? 'zones' : 'zone'} ${letters.join(', ')}`}
+      title={`Change the setting of ${letters.length > 1 ? 'zones' : 'zone'} ${letters.join(', ')}`}
       onClose={onClose}
     >
       <p className="mt-1 text-16 text-ink2">

@@ -280,7 +280,7 @@ export function StandBench({
             />
             <Big label="Bobbin changed" hint={keyWords(keys.bobbin)} onClick={acts.bobbin} />
             <Big label="Needle changed" hint={keyWords(keys.needle)} onClick={acts.needle} />
-            <Big label="Set otherwise" hint={keyWords(keys.change)} onClick={acts.change} />
+            <Big label="Change setting" hint={keyWords(keys.change)} onClick={acts.change} />
             <Big label="More" onClick={() => setPanel('list')} />
           </nav>
         ) : null

@@ -6,7 +6,7 @@ export const STAND_ACTS = [
   { id: 'fault', label: 'Fault', key: 'f' },
   { id: 'bobbin', label: 'Bobbin changed', key: 'b' },
   { id: 'needle', label: 'Needle changed', key: 'n' },
-  { id: 'change', label: 'Set otherwise', key: 's' },
+  { id: 'change', label: 'Change setting', key: 's' },
   { id: 'back', label: 'Back checked', key: 'c' },
   { id: 'advance', label: 'Advance', key: 'a' },
   { id: 'undo', label: 'Undo', key: 'u' },
