@@ -32,22 +32,24 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
   await expect(frame).toBeVisible();
   await page.getByRole('button', { name: 'Change the order' }).click();
   await moveFirstStepDown(page);
-  await expect(page.getByText(/as you laid it/)).toBeVisible();
+  await expect(page.getByText(/as you lay it now/)).toBeVisible();
   await page.getByRole('button', { name: 'Save my order' }).click();
   await expect(page.getByText('Your order is saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByText(/as you laid it/)).toBeVisible();
   await page.getByRole('button', { name: 'Put it on the frame' }).click();
-  await expect(page.getByText('Another quilt is on this frame. Take it off first.')).toBeVisible();
+  // Another quilt is on it: that is asked first, and can be left.
+  await expect(page.getByRole('group', { name: 'Harbour Lights is on this frame' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
 
   await openQuilt(page, 'Harbour Lights');
   await stepTo(page, 'Quilt');
   const next = page.getByLabel(/^Minutes for/);
   await next.fill('soon');
-  await page.getByRole('button', { name: 'This step is done' }).click();
+  await page.getByRole('button', { name: 'Finish step' }).click();
   await expect(page.getByText('Minutes: give a number.')).toBeVisible();
   await next.fill('31');
-  await page.getByRole('button', { name: 'This step is done' }).click();
+  await page.getByRole('button', { name: 'Finish step' }).click();
   await expect(page.getByText(/The step is logged; \d+ are left/)).toBeVisible();
 });
 

@@ -30,7 +30,10 @@ test('a step is sewn with the keys, a fault noted in two taps, taken back; the d
     .click({ position: { x: 150, y: 150 } });
   await expect(page.getByRole('dialog')).toHaveCount(0);
 
-  await page.getByRole('button', { name: /^Advance/ }).click();
+  await page
+    .getByRole('navigation', { name: 'At the machine' })
+    .getByRole('button', { name: /^(Advance|Roll back)/ })
+    .click();
   await page.getByLabel('Width at its start, in').fill('wide');
   await expect(page.getByText('A width in inches, such as 64.5.')).toBeVisible();
   await page.getByLabel('Width at its start, in').fill('64.5');

@@ -152,12 +152,17 @@ test('addresses nobody should ask for: found or not, never an error of the progr
   expect(odd).toEqual([]);
 });
 
+const FOREIGN: Record<string, string>[] = [
+  { Origin: 'http://evil.example' },
+  { 'Sec-Fetch-Site': 'same-site' },
+  {},
+];
 test('a page of elsewhere can neither read nor write', async ({ request, sql }) => {
   const shelf = async () => (await sql`select count(*)::int as n from cone`)[0]!.n as number;
   const before = await shelf();
   const { id: add } = doors.find((d) => d.name === 'addConesAction')!;
   for (const url of ['/shelf', '/import/rows', `/photographs/${id}`, '/take-in/keep', '/backup'])
-    for (const headers of [{ Origin: 'http://evil.example' }, { 'Sec-Fetch-Site': 'same-site' }, {}])
+    for (const headers of FOREIGN)
       expect([
         url,
         headers,

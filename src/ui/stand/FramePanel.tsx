@@ -11,15 +11,19 @@ export function FramePanel({
   quiltId,
   framed,
   onClose,
+  onPut,
 }: {
   quiltId: string;
   framed: { id: string; name: string };
   onClose: () => void;
+  /** It is on the frame now: the step that was asked for begins. */
+  onPut: () => void;
 }) {
   const router = useRouter();
   const { send, pending, problems } = useActionForm(putOnFrameAction, () => {
-    router.refresh();
+    onPut();
     onClose();
+    router.refresh();
   });
   return (
     <StandPanel title={`${framed.name} is on this frame`} onClose={onClose}>

@@ -409,7 +409,12 @@ export function StandBench({
         />
       )}
       {panel === 'frame' && quilt.framed && (
-        <FramePanel quiltId={quilt.id} framed={quilt.framed} onClose={() => setPanel(null)} />
+        <FramePanel
+          quiltId={quilt.id}
+          framed={quilt.framed}
+          onClose={() => setPanel(null)}
+          onPut={() => key && log('step-begun', key)}
+        />
       )}
       {panel === 'list' && (
         <ListPanel

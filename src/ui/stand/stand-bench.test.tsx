@@ -1,6 +1,8 @@
-import { act, render, screen, within } from '@testing-library/react';
+import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import * as actions from '@/actions/server';
 import type { LogEntry } from '@/core/log/entry';
+import { lastSent } from '@/ui/testing/studio';
 import { type Outbox, watchOutbox, write } from './outbox';
 import { StandBench } from './StandBench';
 import type { ShownStep, ShownThread, ShownZone } from './stand-facts';
@@ -306,7 +308,10 @@ test('another quilt on this frame is asked about before this one is begun', asyn
   });
   await press(/^Start step/);
   expect(written).not.toHaveBeenCalled();
-  expect(screen.getByRole('button', { name: 'Take Harbour Lights off' })).toBeVisible();
+  await press('Take Harbour Lights off');
+  expect(lastSent(actions.putOnFrameAction)).toMatchObject({ quiltId: 'q', where: 'on', insteadOf: 'h' });
+  // The step that was asked for begins: it is not asked for twice.
+  await waitFor(() => expect(written).toHaveBeenCalledTimes(1));
 });
 
 test('what is set otherwise stands large, with what the card says, for every zone that shares it', () => {
