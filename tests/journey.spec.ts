@@ -46,7 +46,7 @@ test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
     if (await page.getByRole('heading', { name: 'Balanced: leave it so' }).isVisible()) break;
   }
   await page.getByRole('link', { name: 'See the setting card' }).click();
-  await expect(card).toContainText('(proven)');
+  await expect(card).toContainText('(tested)');
   await expect(card).toContainText(/balanced \d+ \w+, \d+ tests?/);
 
   // A fault, placed on the map.

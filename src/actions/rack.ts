@@ -1,17 +1,27 @@
 import { dayNumber, isoDay } from '@/core/calendar/days';
 import { midHours, minutesKnown } from '@/core/hours/known';
+import { passesDone } from '@/core/plan/begun';
 import { spoolBands } from '@/core/rack/bands';
-import { type HandLine, needsYourHand, type Racked, type Rail, railsOf, statusOf } from '@/core/rack/rack';
+import {
+  type HandLine,
+  needsYourHand,
+  progressOf,
+  type Racked,
+  type Rail,
+  railsOf,
+  statusOf,
+} from '@/core/rack/rack';
 import type { Known } from '@/core/source/known';
-import type { QuiltThread } from '@/core/usage/quilt-thread';
 import { readOpenFaults } from '@/data/faults';
 import type { Sql } from '@/data/sql';
-import type { ChosenSetup, Cone, Fault, Preferences, Quilt, Zone } from '@/data/types';
-import { readWaiting } from './waiting';
+import type { Cone, Fault, Preferences, Quilt, Zone } from '@/data/types';
+import { readWaiting, type Waiting } from './waiting';
 import { zoneState } from './quilt-view';
 
 export interface RackQuilt extends Racked<Quilt, Zone> {
   bands: { hex: string; share: number }[];
+  /** Passes in which nothing is left to sew. */
+  passesSewn: number[];
 }
 
 export interface RackView {
@@ -33,7 +43,7 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
   const rack = room.waiting.map((w): RackQuilt => {
     for (const [id, m] of w.work.totalM) wanted.set(id, (wanted.get(id) ?? 0) + m * (1 - w.share));
     const hoursLeft = midHours(minutesKnown(w.left, belief));
-    return describe(w.quilt, w.zones, w.work, hoursLeft, w.share, w.setups, cones, day);
+    return describe(w, hoursLeft, cones, day);
   });
   const framed = rack.find((r) => r.quilt.onFrameSince) ?? null;
   const shelf = room.shelf.all.filter((c) => named.has(c.id));
@@ -46,24 +56,23 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
 }
 
 function describe(
-  quilt: Quilt,
-  zones: Zone[],
-  work: QuiltThread,
+  { quilt, zones, work, share, setups, steps }: Waiting,
   hoursLeft: Known,
-  fill: number,
-  setups: ReadonlyMap<string, ChosenSetup>,
   cones: ReadonlyMap<string, Cone>,
   day: number,
 ): RackQuilt {
+  const progress = progressOf(quilt, steps);
   const states = zones.map((z) => zoneState(z, setups.get(z.id)));
   return {
     quilt,
     zones,
     states,
     bands: spoolBands(work.topM, cones, zones),
-    fill,
+    fill: share,
+    progress,
+    passesSewn: passesDone(steps, quilt.sewn),
     hoursLeft,
     daysOver: Math.max(0, day - dayNumber(quilt.dueOn)),
-    status: statusOf(quilt, states, day - dayNumber(quilt.takenInOn)),
+    status: statusOf(quilt, states, day - dayNumber(quilt.takenInOn), progress),
   };
 }

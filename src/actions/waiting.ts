@@ -6,7 +6,7 @@ import type { QuiltThread } from '@/core/usage/quilt-thread';
 import { readMark } from '@/data/log-mark';
 import { readMachines } from '@/data/machines';
 import { readPreferences } from '@/data/preferences';
-import { readMarks, readQuilts } from '@/data/quilts';
+import { readMarkOf, readMarks, readQuilts } from '@/data/quilts';
 import { readSetupsOf } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
@@ -55,31 +55,48 @@ const MOST_KEPT = 3000;
  * is no studio yet.
  */
 export async function readWaiting(sql: Sql): Promise<WaitingRoom | null> {
-  const [preferences, machines, shelf, belief, rows, workroom] = await Promise.all([
-    readPreferences(sql),
-    readMachines(sql),
-    keptShelf(sql),
-    readHours(sql),
+  const [room, rows, workroom] = await Promise.all([
+    readRoom(sql),
     readMarks(sql),
     readMark(sql, 'workroom'),
   ]);
-  if (!preferences) return null;
-  const cones = new Map(shelf.all.map((c) => [c.id, c]));
+  if (!room) return null;
+  const { belief } = room;
   const marks = new Map(rows.map((r) => [r.id, `${r.mark} ${workroom}`]));
   const stale = rows.filter((r) => kept.get(r.id)?.marks !== marks.get(r.id)).map((r) => r.id);
   if (stale.length > 0) {
     if (kept.size > MOST_KEPT) kept.clear();
-    const fresh = await planAnew(sql, kept.size === 0 ? rows.map((r) => r.id) : stale, {
-      preferences,
-      machines,
-      shelf,
-      cones,
-      belief,
-    });
+    const fresh = await planAnew(sql, kept.size === 0 ? rows.map((r) => r.id) : stale, room);
     for (const w of fresh) kept.set(w.quilt.id, { marks: marks.get(w.quilt.id)!, value: w });
   }
   const waiting = rows.flatMap((r) => kept.get(r.id)?.value ?? []);
-  return { waiting: waiting.map((w) => asLearned(w, belief)), preferences, machines, shelf, cones, belief };
+  return { ...room, waiting: waiting.map((w) => asLearned(w, belief)) };
+}
+
+/** What every plan rests on besides its quilt. */
+async function readRoom(sql: Sql): Promise<Omit<WaitingRoom, 'waiting'> | null> {
+  const [preferences, machines, shelf, belief] = await Promise.all([
+    readPreferences(sql),
+    readMachines(sql),
+    keptShelf(sql),
+    readHours(sql),
+  ]);
+  if (!preferences) return null;
+  return { preferences, machines, shelf, belief, cones: new Map(shelf.all.map((c) => [c.id, c])) };
+}
+
+/** The steps of one quilt that waits, from its kept plan; none of one that is gone home. */
+export async function readSteps(sql: Sql, quiltId: string): Promise<readonly PlannedStep[]> {
+  const [row, workroom] = await Promise.all([readMarkOf(sql, quiltId), readMark(sql, 'workroom')]);
+  if (!row) return [];
+  const marks = `${row.mark} ${workroom}`;
+  const had = kept.get(quiltId);
+  if (had?.marks === marks) return had.value.steps;
+  const room = await readRoom(sql);
+  const [value] = room ? await planAnew(sql, [quiltId], room) : [];
+  if (!value) return [];
+  kept.set(quiltId, { marks, value });
+  return value.steps;
 }
 
 async function planAnew(

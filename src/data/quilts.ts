@@ -65,6 +65,14 @@ export const readMarks = (sql: Sql): Promise<{ id: string; mark: string }[]> => 
   select q.id, m.mark from quilt q join quilt_mark m on m.quilt_id = q.id
   where q.handed_back_on is null order by q.due_on, q.name`;
 
+/** The mark of one quilt that waits; nothing of one that is gone home. */
+export const readMarkOf = async (sql: Sql, id: string): Promise<{ mark: string } | undefined> =>
+  (
+    await sql<{ mark: string }[]>`
+      select m.mark from quilt q join quilt_mark m on m.quilt_id = q.id
+      where q.id = ${id} and q.handed_back_on is null`
+  )[0];
+
 export const readQuilts = (sql: Sql, ids: readonly string[]): Promise<Quilt[]> => sql<Quilt[]>`
   ${selectQuilt(sql)} where q.id = any(${ids as string[]})`;
 

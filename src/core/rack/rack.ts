@@ -1,7 +1,8 @@
 import { addWeeks, endOfWeek, format, startOfWeek } from 'date-fns';
 import { isoDay } from '../calendar/days';
 import type { Step } from '../fields/lists';
-import { type BegunPlan, isSewn, type SewnStep } from '../plan/begun';
+import { isSewn, type SewnStep } from '../plan/begun';
+import type { StepKey } from '../plan/step-key';
 import type { Known } from '../source/known';
 
 /** How far a zone's set-up has come. */
@@ -17,7 +18,6 @@ export interface RackedQuilt {
   dueOn: string;
   step: Step;
   passes: number | null;
-  begun: Pick<BegunPlan, 'steps'> | null;
   sewn: readonly SewnStep[];
   onFrameSince: string | null;
   waitsFor: string;
@@ -34,6 +34,7 @@ export interface Racked<Q extends RackedQuilt = RackedQuilt, Z extends RackedZon
   zones: Z[];
   states: ZoneState[];
   fill: number;
+  progress: Progress;
   hoursLeft: Known;
   daysOver: number;
   status: string;
@@ -59,19 +60,28 @@ export interface HandLine {
 const MOST_LINES = 6;
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
-/** How many steps a quilt was begun with; its passes where steps were not kept yet. */
-export const stepsOf = (quilt: Pick<RackedQuilt, 'begun' | 'passes'>): number =>
-  quilt.begun?.steps.length || (quilt.passes ?? 1);
+/** How many steps a quilt has, as it is planned now, and how many of them are sewn. */
+export interface Progress {
+  all: number;
+  sewn: number;
+}
 
-/** The step a quilt stands at, from 1. */
-export const stepAt = (quilt: Pick<RackedQuilt, 'begun' | 'sewn' | 'passes'>): number => {
-  const steps = quilt.begun?.steps ?? [];
-  const sewn = steps.length > 0 ? steps.filter((s) => isSewn(s, quilt.sewn)).length : quilt.sewn.length;
-  return Math.min(sewn + 1, stepsOf(quilt));
-};
+/** Of a quilt that is sewn, whatever its steps would be today, all are. */
+export function progressOf(quilt: Pick<RackedQuilt, 'step' | 'sewn'>, steps: readonly StepKey[]): Progress {
+  if (quilt.step === 'hand-back') {
+    const all = Math.max(steps.length, quilt.sewn.length);
+    return { all, sewn: all };
+  }
+  return { all: steps.length, sewn: steps.filter((s) => isSewn(s, quilt.sewn)).length };
+}
 
 /** Where a quilt stands, in a few words. */
-export function statusOf(quilt: RackedQuilt, states: readonly ZoneState[], daysWaiting: number): string {
+export function statusOf(
+  quilt: RackedQuilt,
+  states: readonly ZoneState[],
+  daysWaiting: number,
+  { all, sewn }: Progress,
+): string {
   const open = states.filter((s) => s === 'to match').length;
   const untested = states.filter((s) => !isSettled(s)).length;
   if (quilt.onFrameSince) return 'On the frame now';
@@ -82,9 +92,10 @@ export function statusOf(quilt: RackedQuilt, states: readonly ZoneState[], daysW
     case 'match':
       return open === 0 ? 'All zones matched' : `Match: ${plural(open, 'zone')} open`;
     case 'test':
-      return untested === 0 ? 'All zones proven' : `Test: ${plural(untested, 'zone')} to prove`;
+      return untested === 0 ? 'All zones tested' : `Test: ${plural(untested, 'zone')} to go`;
     case 'quilt':
-      return quilt.passes ? `Step ${stepAt(quilt)} of ${stepsOf(quilt)}` : 'Passes to be fixed';
+      if (!quilt.passes) return 'Passes to lock in';
+      return all === 0 ? 'Zones to match' : `Step ${Math.min(sewn + 1, all)} of ${all}`;
     case 'hand-back':
       return 'Quilted, trim and inspect';
   }

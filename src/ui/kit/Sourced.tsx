@@ -5,9 +5,11 @@ import type { Known } from '@/core/source/known';
 const LINE: Record<Source, string> = { predicted: 'basted', proven: 'stitched', learned: 'doubled' };
 const WORDS: Record<Source, string> = {
   predicted: 'predicted',
-  proven: 'proven',
+  proven: 'tested or measured',
   learned: 'learned from your log',
 };
+/** What a reader that speaks says beside the value. */
+const SAID: Record<Source, string> = { predicted: 'predicted', proven: 'tested', learned: 'learned' };
 
 /** A value with the line under it that says where it comes from; a screen reader hears the word. */
 export function Sourced({
@@ -20,7 +22,7 @@ export function Sourced({
   return (
     <span className={`inline-block leading-[1.1] ${LINE[of.source]}`} title={of.basis}>
       {children}
-      <span className="sr-only"> ({of.source})</span>
+      <span className="sr-only"> ({SAID[of.source]})</span>
     </span>
   );
 }
@@ -32,7 +34,7 @@ export function SourceKey({ className = '' }: { className?: string }) {
       {SOURCES.map((s) => (
         <li key={s} className="inline-flex items-center gap-2">
           <span aria-hidden className={`inline-block w-8 ${LINE[s]} !pb-[3px]`} />
-          {LINE[s]}: {WORDS[s]}
+          {WORDS[s]}
         </li>
       ))}
     </ul>

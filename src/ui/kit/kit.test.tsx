@@ -41,9 +41,13 @@ describe('a number as it is typed', () => {
 });
 
 describe('where a number comes from', () => {
-  test.each(['predicted', 'proven', 'learned'] as const)('%s is heard as well as seen', (kind) => {
+  test.each([
+    ['predicted', 'predicted'],
+    ['proven', 'tested'],
+    ['learned', 'learned'],
+  ] as const)('%s is heard as well as seen', (kind, word) => {
     const { container } = render(<Sourced of={{ source: kind }}>12</Sourced>);
-    expect(container).toHaveTextContent(`12 (${kind})`);
+    expect(container).toHaveTextContent(`12 (${word})`);
     expect(container.firstChild).toHaveClass(
       { predicted: 'basted', proven: 'stitched', learned: 'doubled' }[kind],
     );
@@ -51,9 +55,9 @@ describe('where a number comes from', () => {
   test('the key names all three', () => {
     render(<SourceKey />);
     expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
-      'basted: predicted',
-      'stitched: proven',
-      'doubled: learned from your log',
+      'predicted',
+      'tested or measured',
+      'learned from your log',
     ]);
   });
 });

@@ -359,7 +359,7 @@ describe('the bench of a zone', () => {
       'href',
       '/quilts/q/test?zone=z',
     );
-    expect(screen.getByRole('region', { name: 'Setting card' })).toHaveTextContent('(proven)');
+    expect(screen.getByRole('region', { name: 'Setting card' })).toHaveTextContent('(tested)');
   });
   test('safety stands on the page, with the manual before it', () => {
     bench();

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
+import { thisContext } from '@/actions/context';
 import { shareSewn } from '@/actions/plan';
 import { quiltWork } from '@/actions/quilt-work';
+import { readSteps } from '@/actions/waiting';
 import { spoolBands } from '@/core/rack/bands';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import type { PlannedStep } from '@/core/plan/steps';
@@ -16,7 +18,7 @@ import { quiltSteps } from './steps';
 import { ZoneLetters, ZoneList } from './ZoneList';
 
 /** What every step of a quilt shares: the threading path above, the quilt map and its zones at the left. */
-export function QuiltFrame({
+export async function QuiltFrame({
   view,
   machine,
   step,
@@ -24,7 +26,7 @@ export function QuiltFrame({
   page,
   passBands,
   density,
-  plannedSteps,
+  plannedSteps: given,
   children,
 }: {
   view: QuiltView;
@@ -36,14 +38,15 @@ export function QuiltFrame({
   /** Passes as they are planned now, in place of those fixed. */
   passBands?: { depthsIn: number[]; turned: boolean } | null;
   density?: Density;
-  /** The steps as they are planned, for what of the map is sewn. */
+  /** The steps as they are planned, where the page has them already. */
   plannedSteps?: readonly PlannedStep[];
   children: ReactNode;
 }) {
   const { quilt, zones, shelf, setups, faults } = view;
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const bands = spoolBands(quiltWork(quilt, zones, setups, cones, machine).topM, cones, zones);
-  const steps = quiltSteps(view, zoneId);
+  const plannedSteps = given ?? (await readSteps(thisContext().sql, quilt.id));
+  const steps = quiltSteps(view, plannedSteps, zoneId);
   return (
     <>
       <ThreadingPath
@@ -114,7 +117,7 @@ const mapProps = (
   page: string,
   passBands: { depthsIn: number[]; turned: boolean } | null | undefined,
   density: Density | undefined,
-  steps: readonly PlannedStep[] = [],
+  steps: readonly PlannedStep[],
 ) => ({
   bands: passBands ?? (quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }),
   wideZones: density && gapsToShow(density),
@@ -123,7 +126,7 @@ const mapProps = (
   zones,
   chosenId: zoneId,
   passes: quilt.passes,
-  passesSewn: passesDone(steps.length > 0 ? steps : (quilt.begun?.steps ?? []), quilt.sewn),
+  passesSewn: passesDone(steps, quilt.sewn),
   sewn: steps
     .filter((s) => isSewn(s, quilt.sewn))
     .flatMap((s) => s.zones.map((z) => ({ zoneId: z.id, pass: s.pass }))),

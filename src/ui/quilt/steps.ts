@@ -1,10 +1,16 @@
 import { format, parseISO } from 'date-fns';
-import { isSettled, stepAt, stepsOf } from '@/core/rack/rack';
+import { isSettled, progressOf } from '@/core/rack/rack';
+import type { StepKey } from '@/core/plan/step-key';
 import type { QuiltView } from '@/actions/quilt-view';
 import type { StepFact } from '@/ui/threading-path/ThreadingPath';
 
 /** The five steps of a quilt, each with a short fact and where it leads. */
-export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string): StepFact[] {
+export function quiltSteps(
+  { quilt, zones, states }: QuiltView,
+  planned: readonly StepKey[],
+  zoneId?: string,
+): StepFact[] {
+  const progress = progressOf(quilt, planned);
   const all = zones.length;
   const matched = [...states.values()].filter((s) => s !== 'to match').length;
   const proven = [...states.values()].filter(isSettled).length;
@@ -17,9 +23,11 @@ export function quiltSteps({ quilt, zones, states }: QuiltView, zoneId?: string)
     {
       step: 'quilt',
       label: 'Quilt',
-      fact: quilt.passes
-        ? `${quilt.step === 'hand-back' ? stepsOf(quilt) : stepAt(quilt) - 1} of ${stepsOf(quilt)} steps`
-        : 'not begun',
+      fact: !quilt.passes
+        ? 'not begun'
+        : progress.all === 0
+          ? 'no steps yet'
+          : `${progress.sewn} of ${progress.all} steps`,
       href: at('quilt'),
     },
     {

@@ -1,7 +1,5 @@
 import { format, parseISO } from 'date-fns';
 import type { RackView } from '@/actions/rack';
-import { stepAt, stepsOf } from '@/core/rack/rack';
-import { passesDone } from '@/core/plan/begun';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Sourced } from '@/ui/kit/Sourced';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
@@ -9,6 +7,7 @@ import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 /** The quilt on the frame: its map, pass and what is left. */
 export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }) {
   const { quilt, zones, faults } = framed;
+  const { all, sewn } = framed.progress;
   return (
     <div className="mt-2.5 flex gap-4 border-b pb-4">
       <QuiltMap
@@ -20,7 +19,7 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
         maxHeight={215}
         passes={quilt.passes}
         bands={quilt.depthsIn && { depthsIn: quilt.depthsIn, turned: quilt.turned }}
-        passesSewn={passesDone(quilt.begun?.steps ?? [], quilt.sewn)}
+        passesSewn={framed.passesSewn}
         pins={faults}
       />
       <div className="min-w-0 flex-1">
@@ -29,7 +28,13 @@ export function OnFrame({ framed }: { framed: NonNullable<RackView['onFrame']> }
           {quilt.client} · due {format(parseISO(quilt.dueOn), 'EEE d MMM')}
         </p>
         <p className="mt-2.5 text-28 leading-tight font-bold">
-          Step {stepAt(quilt)} <span className="text-20 font-normal">of {stepsOf(quilt)}</span>
+          {all === 0 ? (
+            'Zones to match'
+          ) : (
+            <>
+              Step {Math.min(sewn + 1, all)} <span className="text-20 font-normal">of {all}</span>
+            </>
+          )}
         </p>
         <dl className="mt-2 grid grid-cols-2 gap-3">
           <div>

@@ -1,6 +1,6 @@
 import { render, screen, within } from '@testing-library/react';
 import type { RackQuilt } from '@/actions/rack';
-import { type HandLine, needsYourHand, type Rail, railsOf, statusOf } from '@/core/rack/rack';
+import { type HandLine, needsYourHand, progressOf, type Rail, railsOf, statusOf } from '@/core/rack/rack';
 import type { ChosenSetup, Fault, Quilt } from '@/data/types';
 import { aCone, aQuilt, aZone } from '@/ui/testing/studio';
 import { predicted } from '@/core/source/known';
@@ -15,6 +15,8 @@ const hung = (part: Partial<Quilt> = {}, rest: Partial<RackQuilt> = {}): RackQui
   states: ['matched'],
   bands: [{ hex: '#b9c6c9', share: 1 }],
   fill: 0.4,
+  progress: { all: 6, sewn: 2 },
+  passesSewn: [],
   hoursLeft: predicted(5.25),
   daysOver: 0,
   status: 'Match: 1 zone open',
@@ -22,6 +24,9 @@ const hung = (part: Partial<Quilt> = {}, rest: Partial<RackQuilt> = {}): RackQui
 });
 const wholePasses = (n: number): Quilt['sewn'] =>
   Array.from({ length: n }, (_, i) => ({ pass: i + 1, thread: null, stabilise: false }));
+/** A step to each pass. */
+const stepsOf = (n: number) =>
+  Array.from({ length: n }, (_, i) => ({ pass: i + 1, thread: 'fog', stabilise: false }));
 const rail = (part: Partial<Rail<RackQuilt>> = {}): Rail<RackQuilt> => ({
   title: 'This week',
   dates: '23 Nov to 29 Nov',
@@ -36,16 +41,26 @@ describe('where a quilt stands', () => {
     [{ step: 'take-in' }, [], 'Taken in 3 days ago'],
     [{ step: 'match' }, ['to match', 'to match', 'proven'], 'Match: 2 zones open'],
     [{ step: 'match' }, ['matched'], 'All zones matched'],
-    [{ step: 'test' }, ['testing', 'proven'], 'Test: 1 zone to prove'],
-    [{ step: 'test' }, ['proven'], 'All zones proven'],
+    [{ step: 'test' }, ['testing', 'proven'], 'Test: 1 zone to go'],
+    [{ step: 'test' }, ['proven'], 'All zones tested'],
     [{ step: 'quilt', passes: 6, sewn: wholePasses(2) }, [], 'Step 3 of 6'],
     [{ step: 'quilt', passes: 6, sewn: wholePasses(6) }, [], 'Step 6 of 6'],
-    [{ step: 'quilt', passes: null }, [], 'Passes to be fixed'],
+    [{ step: 'quilt', passes: null }, [], 'Passes to lock in'],
     [{ step: 'hand-back' }, [], 'Quilted, trim and inspect'],
     [{ step: 'match', waitsFor: 'Backing to come' }, ['to match'], 'Backing to come'],
     [{ step: 'quilt', onFrameSince: '2026-11-24' as never, waitsFor: 'x' }, [], 'On the frame now'],
-  ])('%j with %j: “%s”', (part, states, words) => expect(statusOf(aQuilt(part), states, 3)).toBe(words));
-  test('taken in today', () => expect(statusOf(aQuilt({ step: 'take-in' }), [], 0)).toBe('Taken in today'));
+  ])('%j with %j: “%s”', (part, states, words) => {
+    const quilt = aQuilt(part);
+    expect(statusOf(quilt, states, 3, progressOf(quilt, stepsOf(quilt.passes ?? 0)))).toBe(words);
+  });
+  test('taken in today', () =>
+    expect(statusOf(aQuilt({ step: 'take-in' }), [], 0, { all: 0, sewn: 0 })).toBe('Taken in today'));
+  test('passes that hold no step yet wait for their zones', () =>
+    expect(statusOf(aQuilt({ step: 'quilt', passes: 4 }), ['to match'], 0, { all: 0, sewn: 0 })).toBe(
+      'Zones to match',
+    ));
+  test('what is sewn counts whole, whatever its steps would be today', () =>
+    expect(progressOf({ step: 'hand-back', sewn: wholePasses(3) }, stepsOf(5))).toEqual({ all: 5, sewn: 5 }));
 });
 
 describe('the rails', () => {

@@ -301,7 +301,10 @@ describe('photographs', () => {
     expect(decode).not.toHaveBeenCalled();
   });
   test('one that cannot be decoded is named', async () => {
-    Object.assign(globalThis, { createImageBitmap: () => Promise.reject(new DOMException('The source image could not be decoded.', 'InvalidStateError')) });
+    Object.assign(globalThis, {
+      createImageBitmap: () =>
+        Promise.reject(new DOMException('The source image could not be decoded.', 'InvalidStateError')),
+    });
     render(<Photographs intakeId="i" first={[]} />);
     await userEvent.upload(screen.getByLabelText('Add photographs'), png('torn.png', 400, 300));
     expect(await screen.findByRole('alert')).toHaveTextContent('“torn.png” cannot be read as a photograph.');

@@ -96,7 +96,7 @@ export function TestBench({
     (stored: { n: number; done: boolean }) => {
       toast(
         stored.done
-          ? `Test ${stored.n} balances: the card now shows it as proven.`
+          ? `Test ${stored.n} balances: the card now shows it as tested.`
           : `Test ${stored.n} is on the strip.`,
       );
       router.refresh();

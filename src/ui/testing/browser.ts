@@ -2,7 +2,6 @@ import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 
-
 /** What a real browser has and the simulated one lacks; and stand-ins for what only the running app can give. */
 
 // A loaded machine draws slowly; a test waits, and no longer than it must.

@@ -425,6 +425,8 @@ describe('the studio’s ways', () => {
     render(<PreferencesForm preferences={somePreferences()} />);
     jest.mocked(actions.setPreferencesAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     await press('Keep these ways');
-    expect(await screen.findByText(/did not answer; try again in a moment. Nothing you typed is lost/)).toBeInTheDocument();
+    expect(
+      await screen.findByText(/did not answer; try again in a moment. Nothing you typed is lost/),
+    ).toBeInTheDocument();
   });
 });
