@@ -1,11 +1,12 @@
-/** The last so many values by key, the oldest let go; of one process, worked out again where they are missing. */
+import { LRUCache } from 'lru-cache';
+
+/** The last so many values asked for, by key; of one process, worked out again where they are missing. */
 export function keepLast<T>(most: number) {
-  const kept = new Map<string, T>();
+  const kept = new LRUCache<string, { value: T }>({ max: most });
   return {
-    get: (key: string): T | undefined => kept.get(key),
+    get: (key: string): T | undefined => kept.get(key)?.value,
     put(key: string, value: T): T {
-      if (kept.size >= most) kept.delete(kept.keys().next().value!);
-      kept.set(key, value);
+      kept.set(key, { value });
       return value;
     },
   };

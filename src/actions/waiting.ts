@@ -12,6 +12,7 @@ import type { Sql } from '@/data/sql';
 import type { ChosenSetup, Cone, Machine, Preferences, Quilt, Zone } from '@/data/types';
 import { readZonesOf, zonesByQuilt } from '@/data/zones';
 import { readHours } from './hours';
+import { keepLast } from './keep-last';
 import { type KeptShelf, keptShelf } from './kept-shelf';
 import { planOf, shareSewn } from './plan';
 import { quiltWork } from './quilt-work';
@@ -45,10 +46,11 @@ interface Kept {
   marks: string;
   value: Waiting;
 }
-const holder = globalThis as { tidySpoolWaiting?: Map<string, Kept> };
-const kept = (holder.tidySpoolWaiting ??= new Map<string, Kept>());
 /** Quilts kept in mind at most: far more than ever wait. */
 const MOST_KEPT = 3000;
+/** One for the whole process: pages are bundled apart. */
+const holder = globalThis as { tidySpoolWaiting?: ReturnType<typeof keepLast<Kept>> };
+const kept = (holder.tidySpoolWaiting ??= keepLast<Kept>(MOST_KEPT));
 
 /**
  * Every quilt that waits, soonest first, each planned only when something it rests on has changed since. Null when there
@@ -65,9 +67,8 @@ export async function readWaiting(sql: Sql): Promise<WaitingRoom | null> {
   const marks = new Map(rows.map((r) => [r.id, `${r.mark} ${workroom}`]));
   const stale = rows.filter((r) => kept.get(r.id)?.marks !== marks.get(r.id)).map((r) => r.id);
   if (stale.length > 0) {
-    if (kept.size > MOST_KEPT) kept.clear();
-    const fresh = await planAnew(sql, kept.size === 0 ? rows.map((r) => r.id) : stale, room);
-    for (const w of fresh) kept.set(w.quilt.id, { marks: marks.get(w.quilt.id)!, value: w });
+    for (const w of await planAnew(sql, stale, room))
+      kept.put(w.quilt.id, { marks: marks.get(w.quilt.id)!, value: w });
   }
   const waiting = rows.flatMap((r) => kept.get(r.id)?.value ?? []);
   return { ...room, waiting: waiting.map((w) => asLearned(w, belief)) };
@@ -95,7 +96,7 @@ export async function readSteps(sql: Sql, quiltId: string): Promise<readonly Pla
   const room = await readRoom(sql);
   const [value] = room ? await planAnew(sql, [quiltId], room) : [];
   if (!value) return [];
-  kept.set(quiltId, { marks, value });
+  kept.put(quiltId, { marks, value });
   return value.steps;
 }
 

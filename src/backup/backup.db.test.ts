@@ -6,7 +6,7 @@ import { ZipFile } from 'yazl';
 import { buffer } from 'node:stream/consumers';
 import { loadDemo } from '@/demo/load';
 import { migrate } from '@/data/migrate';
-import { readPicture, readSchemaName } from '@/data/whole';
+import { readPicture, readSchemaName } from '@/data/backup';
 import { emptyDatabase, testDatabase, type TestDatabase } from '@/data/test-database';
 import { tooOld } from './copies';
 import { FORMAT, MANIFEST } from './manifest';

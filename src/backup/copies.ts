@@ -3,7 +3,7 @@ import { readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { format, getISOWeek, getISOWeekYear, parse } from 'date-fns';
 import type postgres from 'postgres';
-import { ifAlone, insertCopy, readCopies, readSchemaName, setVerified } from '@/data/whole';
+import { ifAlone, insertCopy, readCopies, readSchemaName, setVerified } from '@/data/backup';
 import { verifyBackup } from './restore';
 import { writeBackupFile } from './write';
 

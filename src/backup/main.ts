@@ -2,7 +2,7 @@
 import { resolve } from 'node:path';
 import { migrate } from '@/data/migrate';
 import { connect } from '@/data/sql';
-import { oneAtATime } from '@/data/whole';
+import { oneAtATime } from '@/data/backup';
 import { BadBackup } from './read';
 import { restoreBackup } from './restore';
 import { writeBackupFile } from './write';

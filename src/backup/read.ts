@@ -4,7 +4,7 @@ import { StringDecoder } from 'node:string_decoder';
 import { buffer } from 'node:stream/consumers';
 import { type Entry, openPromise, type ZipFile } from 'yauzl';
 import { migrationFiles } from '@/data/migrate';
-import { hashOf, PICTURES } from '@/data/whole';
+import { hashOf, PICTURES } from '@/data/backup';
 import { MANIFEST, Manifest, pictureFile, tableFile } from './manifest';
 
 /** A copy that cannot be taken back, and why, in words. */

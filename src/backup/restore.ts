@@ -10,7 +10,7 @@ import {
   PICTURES,
   readRows,
   readTables,
-} from '@/data/whole';
+} from '@/data/backup';
 import { BadBackup, type OpenBackup, openBackup, proveBackup } from './read';
 import type { Told } from './write';
 

@@ -14,7 +14,7 @@ import {
   readSchemaName,
   readTables,
   type Table,
-} from '@/data/whole';
+} from '@/data/backup';
 import { FORMAT, MANIFEST, type Manifest, pictureFile, tableFile } from './manifest';
 
 export type Told = (words: string) => void;

@@ -11,7 +11,7 @@ import { restoreBackup } from '@/backup/restore';
 import { scratchFolder } from '@/backup/scratch';
 import { writeBackup, writeBackupFile } from '@/backup/write';
 import { db } from '@/data/sql';
-import { insertCopy, oneAtATime } from '@/data/whole';
+import { insertCopy, oneAtATime } from '@/data/backup';
 
 export const dynamic = 'force-dynamic';
 

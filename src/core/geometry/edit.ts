@@ -1,4 +1,4 @@
-import polygonClipping from 'polygon-clipping';
+import * as clip from 'polyclip-ts';
 import { attempt, CoreError } from '../notes';
 import { checkMap } from './limits';
 import { areaOf, boundsOf, type MultiPolygon, type Polygon, rect, type Ring, type XY } from './polygon';
@@ -83,8 +83,8 @@ export function cutZone(
       [ax - ux * far - uy * far, ay - uy * far + ux * far],
     ],
   ];
-  const left = open(polygonClipping.intersection(close(shape), close([side])));
-  const right = open(polygonClipping.difference(close(shape), close([side])));
+  const left = open(clip.intersection(close(shape), close([side])));
+  const right = open(clip.difference(close(shape), close([side])));
   return left.length > 0 && right.length > 0 && areaOf(left) > 0.01 && areaOf(right) > 0.01
     ? [left, right]
     : null;
@@ -94,7 +94,7 @@ export function cutZone(
 export function mergeZones(zones: readonly MapZone[], ids: readonly string[]): MapZone[] {
   const [first, ...rest] = zones.filter((z) => ids.includes(z.id));
   if (!first || rest.length === 0) return [...zones];
-  const geometry = open(polygonClipping.union(close(first.geometry), ...rest.map((z) => close(z.geometry))));
+  const geometry = open(clip.union(close(first.geometry), ...rest.map((z) => close(z.geometry))));
   return zones
     .filter((z) => z === first || !ids.includes(z.id))
     .map((z) => (z === first ? { ...z, geometry } : z));
@@ -112,8 +112,8 @@ export function drawZone(
   fresh: Pick<MapZone, 'id' | 'letter' | 'name'>,
 ): MapZone[] {
   const inside = open(
-    polygonClipping.intersection(
-      polygonClipping.union(close(shape)),
+    clip.intersection(
+      clip.union(close(shape)),
       close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]),
     ),
   );
@@ -122,7 +122,7 @@ export function drawZone(
   let under: { id: string; area: number } | null = null;
   const left = zones.flatMap((z) => {
     if (apart(z.geometry, inside)) return [z];
-    const geometry = open(polygonClipping.difference(close(z.geometry), close(inside)));
+    const geometry = open(clip.difference(close(z.geometry), close(inside)));
     const taken = areaOf(z.geometry) - areaOf(geometry);
     if (taken > (under?.area ?? 0)) under = { id: z.from ?? z.id, area: taken };
     return geometry.length === 0 || areaOf(geometry) < 0.01 ? [] : [{ ...z, geometry }];
@@ -162,10 +162,10 @@ export function coverage(
   const whole = quilt.widthIn * quilt.lengthIn;
   if (zones.length === 0) return { overlapIn2: 0, holeIn2: whole, beyondIn2: 0 };
   const [first, ...rest] = zones.map((z) => close(z.geometry));
-  const union = polygonClipping.union(first!, ...rest);
+  const union = clip.union(first!, ...rest);
   const all = areaOf(open(union));
   const inside = areaOf(
-    open(polygonClipping.intersection(union, close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]))),
+    open(clip.intersection(union, close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]))),
   );
   const sum = zones.reduce((s, z) => s + areaOf(z.geometry), 0);
   return {

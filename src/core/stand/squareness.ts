@@ -1,3 +1,5 @@
+import { tQuantile } from '../statistics/normal';
+
 /** How the width changes from pass to pass. */
 export interface Squareness {
   /** Inches a pass; above 0 it flares. */
@@ -11,9 +13,6 @@ export interface Squareness {
 
 /** A tape is read to about so much, inches: the scatter is never taken to be less. */
 const TAPE_IN = 0.06;
-/** Student’s t at 95 %, both ways, for 1, 2, … degrees of freedom (any table of it); beyond, 2. */
-const T95 = [12.71, 4.3, 3.18, 2.78, 2.57, 2.45, 2.36, 2.31, 2.26, 2.23] as const;
-
 /**
  * The trend of the quilt’s width over its passes, by least squares; null with fewer than three passes measured. A slope
  * counts as real when it is outside its own noise (95 %), the scatter taken as the tape’s at least.
@@ -32,7 +31,7 @@ export function squareness(widths: readonly { pass: number; widthIn: number }[])
   // With one spare point its own scatter says next to nothing: the tape’s does.
   const scatter = Math.max(TAPE_IN, n > 3 ? Math.sqrt(rss / (n - 2)) : 0);
   const seIn = scatter / Math.sqrt(sxx);
-  const t = n > 3 ? (T95[n - 3] ?? 2) : 2;
+  const t = n > 3 ? tQuantile(0.975, n - 2) : 2;
   const real = Math.abs(slopeIn) > t * seIn && n >= 3;
   const by1 = `${Number(Math.abs(slopeIn).toFixed(2))} in a pass`;
   return {

@@ -1,7 +1,7 @@
 import { copyPlan } from '@/backup/copies';
 import { readMishaps } from '@/data/mishaps';
 import { db } from '@/data/sql';
-import { readCopies } from '@/data/whole';
+import { readCopies } from '@/data/backup';
 import { BackupPanel } from '@/ui/workroom/BackupPanel';
 import { FilesBench } from '@/ui/workroom/FilesBench';
 import { MishapList } from '@/ui/workroom/MishapList';
