@@ -317,3 +317,26 @@ describe('what cannot be measured', () => {
     expect(() => measurePattern({ svg: svg('<path d="M0 0H1"/>'), heightIn: 3 })).toThrow(/extent/);
   });
 });
+
+test.each([
+  ['a program', '<script>const a = 1 &lt; 2; // for (let i = 0; i > 2; i++) {}</script>'],
+  [
+    'a program in letters as they are',
+    '<script><![CDATA[ if (a < b && c > d) { draw("<path>"); } ]]></script>',
+  ],
+  ['a text', '<text x="1" y="1">Hello <tspan>there</tspan></text>'],
+  ['words between the lines', 'loose words'],
+])('%s in a drawing is passed by, and the drawing measured', (_, inside) => {
+  const drawing = (more: string) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="4in" height="4in" viewBox="0 0 4 4">${more}<path d="M0 0L3 0"/></svg>`;
+  const measured = measurePattern({ svg: drawing(inside) });
+  expect(measured).toEqual(measurePattern({ svg: drawing('') }));
+});
+
+test('entities that grow beyond all measure are refused, at once', () => {
+  const grown = Array.from({ length: 12 }, (_, i) => `<!ENTITY e${i + 1} "${`&e${i};`.repeat(12)}">`).join(
+    '',
+  );
+  const bomb = `<!DOCTYPE svg [<!ENTITY e0 "M0 0">${grown}]><svg xmlns="http://www.w3.org/2000/svg" width="4in" viewBox="0 0 4 4"><title>&e12;</title><path d="&e12;L3 0"/></svg>`;
+  expect(() => measurePattern({ svg: bomb })).toThrow(/SVG/);
+});

@@ -2,7 +2,7 @@ import { XMLParser } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import type { XY } from '../geometry/polygon';
 import { CoreError } from '../notes';
-import type { Drawing, Piece, Stroke } from './stroke';
+import type { Drawing, Piece, Shape, Stroke } from './stroke';
 import { viewTransform } from './svg-view';
 import { hiddenBy } from './svg-hidden';
 
@@ -21,6 +21,10 @@ const NOT_DRAWN = new Set([
   'metadata',
   'title',
   'desc',
+  'script',
+  'text',
+  'image',
+  'foreignObject',
 ]);
 const INCHES: Record<string, number> = {
   in: 1,
@@ -34,15 +38,44 @@ const INCHES: Record<string, number> = {
 const MOST_NESTED = 40;
 
 const nameOf = (n: Node) => Object.keys(n).find((k) => k !== ':@') ?? '';
-const childrenOf = (n: Node) => (n[nameOf(n)] as Node[] | undefined) ?? [];
+/** The elements in it; letters are none. */
+const childrenOf = (n: Node): Node[] => {
+  const inside = n[nameOf(n)];
+  return Array.isArray(inside) ? (inside as Node[]) : [];
+};
+const lettersOf = (n: Node): string =>
+  childrenOf(n)
+    .map((x) => (typeof x['#text'] === 'string' || typeof x['#text'] === 'number' ? String(x['#text']) : ''))
+    .join('')
+    .trim();
+/** The name of an element: its title, or its id. */
+const namedAs = (n: Node): string | null => {
+  const title = childrenOf(n).find((x) => nameOf(x) === 'title');
+  return (title && lettersOf(title)) || attributes(n).id || null;
+};
 const attributes = (n: Node) => n[':@'] ?? {};
+
+/** The view of a drawing in its own units; null where the file does not say. */
+type View = readonly [x: number, y: number, width: number, height: number];
 
 /**
  * The lines of an SVG drawing in the order they stand in the file: paths, lines, polygons, rectangles, circles, ellipses
- * and what is used again, with all transforms. Text, fills and pictures are not sewn.
+ * and what is used again, with all transforms. Text, fills, pictures and programs in it are not sewn.
  * @throws CoreError `not-a-drawing` when it cannot be read or holds no line.
  */
 export function readSvg(text: string): Drawing {
+  const { shapes, unitIn } = readShapes(text);
+  const strokes = shapes.flatMap((s) => s.strokes);
+  if (strokes.length === 0)
+    throw new CoreError('not-a-drawing', 'This SVG holds no line that can be sewn.', 'svg');
+  return { strokes, unitIn };
+}
+
+/**
+ * The same, a shape to each element, with its name and the view they lie in.
+ * @throws CoreError `not-a-drawing` when it cannot be read
+ */
+export function readShapes(text: string): { shapes: Shape[]; unitIn: number | null; view: View | null } {
   let nodes: Node[];
   try {
     nodes = new XMLParser({
@@ -50,18 +83,21 @@ export function readSvg(text: string): Drawing {
       ignoreAttributes: false,
       attributeNamePrefix: '',
       parseAttributeValue: false,
-      processEntities: false,
+      parseTagValue: false,
+      processEntities: true,
+      htmlEntities: true,
+      stopNodes: ['*.script', '*.style'],
     }).parse(text, true) as Node[];
   } catch {
-    throw new CoreError('not-a-drawing', 'This is no SVG that can be read.', 'svg');
+    throw new CoreError('not-a-drawing', 'This file is not SVG.', 'svg');
   }
   const svg = nodes.find((n) => nameOf(n) === 'svg');
-  if (!svg) throw new CoreError('not-a-drawing', 'This is no SVG: it has no svg element.', 'svg');
+  if (!svg) throw new CoreError('not-a-drawing', 'This file is not SVG.', 'svg');
   const byId = new Map<string, Node>();
   const sheets: string[] = [];
   index([svg], byId, sheets);
   const hidden = hiddenBy(sheets.join('\n'));
-  const strokes: Stroke[] = [];
+  const shapes: Shape[] = [];
   const walk = (list: readonly Node[], transform: string, depth: number, unseen: boolean) => {
     if (depth > MOST_NESTED)
       throw new CoreError('not-a-drawing', 'This SVG is nested too deeply to be read.', 'svg');
@@ -84,22 +120,32 @@ export function readSvg(text: string): Drawing {
       const d = pathOf(name, a);
       if (name === 'svg') walk(childrenOf(node), `${own} ${viewTransform(a)}`, depth + 1, now);
       else if (d === null) walk(childrenOf(node), own, depth + 1, now);
-      else if (!now) strokes.push(...strokesOf(d, own));
+      else if (!now) shapes.push({ name: namedAs(node), strokes: strokesOf(d, own) });
     }
   };
   walk(childrenOf(svg), '', 0, false);
-  if (strokes.length === 0)
-    throw new CoreError('not-a-drawing', 'This SVG holds no line that can be sewn.', 'svg');
-  return { strokes, unitIn: unitOf(attributes(svg)) };
+  const a = attributes(svg);
+  return { shapes: shapes.filter((s) => s.strokes.length > 0), unitIn: unitOf(a), view: viewOf(a) };
+}
+
+function viewOf({ viewBox, width, height }: Record<string, string>): View | null {
+  const box = (viewBox ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const view =
+    box.length === 4 && box.every(Number.isFinite)
+      ? box
+      : [0, 0, Number.parseFloat(width ?? ''), Number.parseFloat(height ?? '')];
+  return view[2]! > 0 && view[3]! > 0 ? (view as unknown as View) : null;
 }
 
 function index(list: readonly Node[], byId: Map<string, Node>, sheets: string[]) {
   for (const node of list) {
-    if (nameOf(node) === 'style') sheets.push(...childrenOf(node).map((n) => String(n['#text'] ?? '')));
+    if (nameOf(node) === 'style') sheets.push(lettersOf(node));
     const { id } = attributes(node);
     if (id) byId.set(id, node);
-    const children = childrenOf(node);
-    if (Array.isArray(children)) index(children, byId, sheets);
+    index(childrenOf(node), byId, sheets);
   }
 }
 

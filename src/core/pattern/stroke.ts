@@ -9,6 +9,12 @@ export interface Stroke {
   closed: boolean;
 }
 
+/** What one element draws, by the name it has in its file. */
+export interface Shape {
+  name: string | null;
+  strokes: Stroke[];
+}
+
 /** A drawing as its file holds it, y downwards. */
 export interface Drawing {
   strokes: Stroke[];
