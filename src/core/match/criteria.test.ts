@@ -54,6 +54,22 @@ describe('what each criterion says', () => {
       false,
     ],
     [
+      'clear thread on one colour is not what it is for',
+      () => pair(mono, { top: HAZE, visibility: 'texture' }, {}, poly60),
+      'clear-thread',
+      'clear-on-few',
+      /many colours/,
+      true,
+    ],
+    [
+      'what lies under a clear thread is seen through it',
+      () => pair(mono, { top: HAZE }, {}, one('Heron Poly 60 Night')),
+      'seen-through',
+      'bobbin-seen-through',
+      /seen through/,
+      true,
+    ],
+    [
       'a far colour that should sink shows, and the cloth is named',
       () => pair(one('Heron Poly 40 Buoy Red'), { top: HAZE }),
       'visibility',

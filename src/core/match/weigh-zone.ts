@@ -120,6 +120,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     return fit;
   };
   const topThreads = request.threads.filter((t) => serves(t, 'top') && (!hold.topId || t.id === hold.topId));
+  const shelf = request.threads.filter((t) => serves(t, 'top'));
   const tops: TopChoice[] = [];
   let refusal: string | null = null;
   for (const thread of topThreads) {
@@ -136,6 +137,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
       threadMm: diameterMm(thread),
       needle,
       others: request.others,
+      shelf,
       record,
     };
     tops.push({ thread, needle, regulation, context, weighed: weigh(TOP_CRITERIA, context) });
@@ -160,7 +162,15 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
       const learned = request.learned?.({ topId: top.thread.id, bobbinId: bobbin.id, needleNm: nm });
       const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich, learned });
       const used = usageOf(top, bobbin);
-      const context = { top: top.thread, bobbin, tension, usage: used, claimedM: request.claimedM, wound };
+      const context = {
+        facts,
+        top: top.thread,
+        bobbin,
+        tension,
+        usage: used,
+        claimedM: request.claimedM,
+        wound,
+      };
       const looks = book.weighed(top.thread, bobbin);
       const runs = weigh(PAIR_CRITERIA, context);
       const weighed = { total: looks.total + runs.total, parts: { ...looks.parts, ...runs.parts } };

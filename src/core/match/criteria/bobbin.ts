@@ -1,10 +1,9 @@
 import { deltaEHex } from '../../colour/delta-e';
-import { fibres } from '../../tables/fibres';
-import type { MatchThread } from '../request';
 import { sinkPenalty } from './colour';
 import { type BobbinContext, capital, type CriterionOf } from './criterion';
 
-const clear = (t: MatchThread) => fibres.get(t.fibre).mono;
+/** A bobbin thread thicker than the top pushes up: for each so many tex above it, and so much at most. */
+const THICKER = { tex: 4, costs: 0.1, most: 0.4 } as const;
 
 export const bobbinSize: CriterionOf<BobbinContext> = {
   id: 'bobbin-size',
@@ -14,8 +13,7 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
     if (preferences.bobbin === 'same')
       return top.id === bobbin.id ? 0 : 0.8 + Math.abs(Math.log(bobbin.tex / top.tex));
     const ratio = bobbin.tex / top.tex;
-    // Over a fine monofilament every bobbin thread is heavier; an ordinary fine one does.
-    if (ratio > 1.02) return clear(top) ? Math.max(0, (ratio - 2) * 0.3) : 0.6 + (ratio - 1);
+    if (ratio > 1.02) return Math.min(THICKER.most, ((bobbin.tex - top.tex) / THICKER.tex) * THICKER.costs);
     return ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.25);
   },
   say({ top, bobbin, preferences }) {
@@ -33,8 +31,7 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
               },
       };
     const ratio = bobbin.tex / top.tex;
-    if (ratio > 1.02 && clear(top)) return {};
-    if (ratio > 1.02)
+    if (bobbin.tex - top.tex >= THICKER.tex)
       return {
         caution: {
           code: 'bobbin-thicker',
@@ -95,9 +92,12 @@ export const bobbinKind: CriterionOf<BobbinContext> = {
   },
 };
 
-/** What a bobbin this far in colour from its top costs; grows with the difference. */
-export const colourPenalty = (deltaE: number): number =>
-  deltaE > 15 ? Math.min(1.5, (deltaE - 15) / 20 + 0.3) : (deltaE / 15) * 0.3;
+/** Dots of the bobbin show at a hole here and there: never so much as the line that is seen. */
+const DOTS_MOST = 0.3;
+/** At this difference a dot costs half of the most it can. */
+const DOTS_HALF = 15;
+/** What a bobbin this far in colour from its top costs; grows with the difference, so that no two tie. */
+export const colourPenalty = (deltaE: number): number => (DOTS_MOST * deltaE) / (deltaE + DOTS_HALF);
 
 export const bobbinColour: CriterionOf<BobbinContext> = {
   id: 'bobbin-colour',
@@ -133,11 +133,16 @@ export const bobbinColour: CriterionOf<BobbinContext> = {
   },
 };
 
-/** The back is looked at less than the top. */
-const BACK = 0.5;
-/** Dots of the top thread on the back count a quarter, where the two threads differ. */
+/** The back is looked at less than the top: so much at most for the line below and the dots of the top together. */
+const BACK_MOST = 0.3;
+/** Of it, dots of the top thread on the back count a quarter, where the two threads differ. */
 const DOTS = 0.25;
 const DIFFERS = 5;
+/** What a colour costs on the back, 0 to 1: half where it is plainly the wrong one. */
+const onBack = (de: number): number => {
+  const seen = sinkPenalty(de);
+  return seen / (seen + 1);
+};
 /** The backing's colour: the line below is the bobbin thread's. */
 export const backColour: CriterionOf<BobbinContext> = {
   id: 'back-colour',
@@ -146,16 +151,15 @@ export const backColour: CriterionOf<BobbinContext> = {
   byColour: true,
   cost({ top, bobbin, toBacking }) {
     if (!toBacking || !bobbin.hex) return 0;
-    const dots =
-      top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS ? DOTS * sinkPenalty(toBacking(top.hex)) : 0;
-    return BACK * sinkPenalty(toBacking(bobbin.hex)) + dots;
+    const dots = top.hex && deltaEHex(top.hex, bobbin.hex) > DIFFERS ? DOTS * onBack(toBacking(top.hex)) : 0;
+    return BACK_MOST * ((1 - DOTS) * onBack(toBacking(bobbin.hex)) + dots);
   },
   leastUnderAny: ({ bobbin, toBacking }) =>
-    toBacking && bobbin.hex ? BACK * sinkPenalty(toBacking(bobbin.hex)) : 0,
+    toBacking && bobbin.hex ? BACK_MOST * (1 - DOTS) * onBack(toBacking(bobbin.hex)) : 0,
   leastApart: ({ top, toBacking }, deltaE) =>
-    toBacking && top.hex && deltaE > DIFFERS ? DOTS * sinkPenalty(toBacking(top.hex)) : 0,
+    toBacking && top.hex && deltaE > DIFFERS ? BACK_MOST * DOTS * onBack(toBacking(top.hex)) : 0,
   say: (_, penalty) =>
-    penalty > 0.4
+    penalty > 0.12
       ? { reason: { code: 'back-shows', text: 'Shows on the back: its colour is far from the backing’s.' } }
       : {},
 };

@@ -1,4 +1,5 @@
 import { deltaE, type Lab, labOf } from '../../colour/delta-e';
+import { fibres } from '../../tables/fibres';
 import { clamp } from '../../units/clamp';
 import { capital, type CriterionOf, type TopContext } from './criterion';
 
@@ -6,9 +7,12 @@ import { capital, type CriterionOf, type TopContext } from './criterion';
 const CLEAR_DELTA_E = 4;
 /** Differences up to this disappear; this far off it is plainly the wrong colour. */
 const [UNSEEN, PLAIN] = [5, 25];
-const MOST = 1.5;
+/** What lies further off costs so much more for each further step: all wrong colours never tie. */
+const FURTHER = { each: 25, costs: 0.4 } as const;
 /** Among threads that all disappear the nearest comes first. */
 const NEARER = 0.002;
+/** Texture forgives a shade, but a cone of the cloth’s own colour is not left standing for a finer bobbin under another. */
+const NEARER_TEXTURE = 0.012;
 const UNKNOWN = 0.4;
 /** Colours that change within about two stitches are mixed by the eye, inches. */
 const MIXED_IN = 0.25;
@@ -69,15 +73,22 @@ function spreadOf(c: TopContext): Spread | null {
 export const effectiveDeltaE = (spread: { mean: number; worst: number }, masking: number): number =>
   Math.max(0, 0.75 * spread.mean + 0.25 * spread.worst - masking);
 
-/** What a colour that should not be seen costs: grows from ΔE 5, is 1 at 25 and never above 1.5. */
-export const sinkPenalty = (de: number): number =>
-  clamp((de - UNSEEN) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
+/** Nothing up to `from`, 1 where it is plainly wrong, and on from there more slowly, without end. */
+const wrong = (de: number, from: number): number => {
+  const plain = from + PLAIN - UNSEEN;
+  return (
+    clamp((de - from) / (PLAIN - UNSEEN), 0, 1) + (Math.max(0, de - plain) / FURTHER.each) * FURTHER.costs
+  );
+};
+
+/** What a colour that should not be seen costs: grows from ΔE 5, is 1 at 25 and goes on by 0.4 for each further 25. */
+export const sinkPenalty = (de: number): number => wrong(de, UNSEEN) + NEARER * de;
 
 /** The same mirrored: what should be seen costs nothing from ΔE 25 on. */
-const showPenalty = (de: number): number => clamp((PLAIN - de) / (PLAIN - UNSEEN), 0, MOST);
+const showPenalty = (de: number): number => clamp((PLAIN - de) / (PLAIN - UNSEEN), 0, 1.5);
 
 /** Texture may differ a little: it costs from ΔE 12. */
-const texturePenalty = (de: number): number => clamp((de - 12) / (PLAIN - UNSEEN), 0, MOST) + NEARER * de;
+const texturePenalty = (de: number): number => wrong(de, 12) + NEARER_TEXTURE * de;
 
 function seen(c: TopContext): { de: number; spread: Spread | null } | null {
   const spread = spreadOf(c);
@@ -90,6 +101,15 @@ function seen(c: TopContext): { de: number; spread: Spread | null } | null {
     ? { de: 0.75 * spread.meanNear + 0.25 * spread.least, spread }
     : { de: effectiveDeltaE(spread, c.facts.masking), spread };
 }
+
+/** A thread that lies nearer by this much is plainly nearer, ΔE. */
+const PLAINLY_NEARER = 3;
+/** Whether a thread plainly nearer in colour stands on the shelf: nobody is sent for one that is there. */
+const onShelf = (c: TopContext, de: number): boolean =>
+  (c.shelf ?? []).some((thread) => {
+    const other = seen({ ...c, thread, fibre: fibres.get(thread.fibre) });
+    return other?.spread != null && other.de < de - PLAINLY_NEARER;
+  });
 
 /** How well the thread's colour does what the zone asks for. In couching the yarn is seen, not the thread. */
 export const colour: CriterionOf<TopContext> = {
@@ -124,7 +144,8 @@ export const colour: CriterionOf<TopContext> = {
     const many = c.facts.cloths.length > 1;
     const worst = spread && c.facts.cloths[spread.worstAt]!.name;
     const where = many && worst ? ` on ${worst}` : '';
-    const nearer = de > FAR_OFF && worst ? `A thread nearer to ${worst} would do better.` : undefined;
+    const nearer =
+      de > FAR_OFF && worst && !onShelf(c, de) ? `A thread nearer to ${worst} would do better.` : undefined;
     const hidden = c.facts.masking > 10 && (spread?.worst ?? 0) > UNSEEN;
     switch (c.facts.zone.visibility) {
       case 'sink':

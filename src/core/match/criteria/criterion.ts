@@ -43,6 +43,8 @@ export interface TopContext {
   needle: PickedNeedle;
   /** Top threads, and needles, of the quilt's other zones. */
   others?: MatchRequest['others'];
+  /** Every top thread that stands on the shelf, held or not. */
+  shelf?: readonly MatchThread[];
   /** What the studio's own log says of threads, by id. */
   record?: ReadonlyMap<string, FaultRate>;
 }
@@ -61,6 +63,7 @@ export interface BobbinContext {
 
 /** What is known when a pair's tension and metres are reckoned. */
 export interface PairContext {
+  facts: Pick<ZoneFacts, 'cloths' | 'masking'>;
   top: MatchThread;
   bobbin: MatchThread;
   tension: TensionStart;

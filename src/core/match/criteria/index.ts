@@ -1,5 +1,6 @@
 import { bobbinColour, bobbinKind, bobbinSize, bobbinsReady, backColour } from './bobbin';
 import { buildUp } from './build-up';
+import { clearThread, seenThrough } from './clear';
 import { colour } from './colour';
 import { threadCovers } from './cover';
 import type { BobbinContext, CriterionOf, PairContext, TopContext } from './criterion';
@@ -16,6 +17,7 @@ import { yarn } from './yarn';
 /** Each way a top thread is weighed for a zone. Adding a criterion is adding a file and a name here. */
 export const TOP_CRITERIA: readonly CriterionOf<TopContext>[] = [
   colour,
+  clearThread,
   thickness,
   durability,
   buildUp,
@@ -47,7 +49,7 @@ export const BOBBIN_CRITERIA: readonly CriterionOf<BobbinContext>[] = [
 ];
 
 /** How a pair is weighed once its tension and metres are reckoned. */
-export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [strength, stock];
+export const PAIR_CRITERIA: readonly CriterionOf<PairContext>[] = [strength, stock, seenThrough];
 
 /** What each criterion is called and what it counts (judgement; a studio's log can correct it). */
 export const CRITERIA: Readonly<Record<string, { label: string; weight: number }>> = Object.fromEntries(
