@@ -61,20 +61,13 @@ export async function QuiltFrame({
       {zoneId && <ZoneLetters view={view} zoneId={zoneId} page={page} />}
       <div className="grid min-h-[calc(100dvh-148px)] max-sm:grid-cols-1 sm:grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
         <div className="pt-3 pb-20 pl-4 max-sm:hidden">
-          <div className="xl:hidden">
-            <QuiltMap
-              {...mapProps(view, zoneId, page, passBands, density, plannedSteps)}
-              idPrefix="small"
-              width={206}
-              maxHeight={230}
-            />
-          </div>
-          <div className="hidden xl:block">
+          {/* Drawn once: on a narrow screen smaller, on a wide one larger. */}
+          <div className="[zoom:0.875] xl:[zoom:1.125]">
             <QuiltMap
               {...mapProps(view, zoneId, page, passBands, density, plannedSteps)}
               idPrefix="map"
-              width={270}
-              maxHeight={290}
+              width={240}
+              maxHeight={260}
             />
           </div>
           <ZoneList view={view} zoneId={zoneId} page={page} />

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/log/entry';
+import { SignPicture } from '@/ui/faults/SignPicture';
 import { Big } from './Big';
 import { StandPanel } from './StandPanel';
 
@@ -12,14 +13,12 @@ export interface Sign {
 /** A fault in two taps: what, and where; everything else can wait. */
 export function FaultPanel({
   signs,
-  pictures,
   more,
   map,
   onClose,
   onFault,
 }: {
   signs: readonly Sign[];
-  pictures: Readonly<Record<string, React.ReactNode>>;
   more: readonly Sign[];
   map: React.ReactNode;
   onClose: () => void;
@@ -38,7 +37,7 @@ export function FaultPanel({
               onClick={() => setSign(s)}
               className="flex min-h-[88px] flex-col overflow-hidden rounded border-[1.5px] border-rule bg-cloth text-left text-20 leading-tight font-semibold"
             >
-              {pictures[s.id]}
+              <SignPicture id={s.id} className="block h-[62px] w-full" />
               <span className="px-2 py-1.5">{s.label}</span>
             </button>
           ))}

@@ -75,7 +75,6 @@ export function StandBench({
   entries: first,
   cursor,
   signs,
-  signPictures,
   moreSigns,
   raiseBefore,
   needle,
@@ -94,8 +93,6 @@ export function StandBench({
   entries: readonly LogEntry[];
   cursor: number;
   signs: readonly Sign[];
-  /** Each sign as it looks, drawn on the server. */
-  signPictures: Readonly<Record<string, React.ReactNode>>;
   moreSigns: readonly Sign[];
   raiseBefore: readonly number[];
   /** The needle in the machine as the page was asked for. */
@@ -354,7 +351,6 @@ export function StandBench({
       {panel === 'fault' && (
         <FaultPanel
           signs={signs}
-          pictures={signPictures}
           more={moreSigns}
           map={map}
           onClose={() => setPanel(null)}

@@ -135,7 +135,6 @@ const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<type
       sewnBefore={[]}
       entries={entries}
       cursor={0}
-      signPictures={{}}
       signs={[
         { id: 'skipped', label: 'Skipped stitches' },
         { id: 'top_break', label: 'Top thread breaks' },

@@ -10,7 +10,6 @@ import { readDrawer, readFittedIn } from '@/data/needles';
 import { readFramed } from '@/data/quilts';
 import { db } from '@/data/sql';
 import { readSewnBeforeLog } from '@/data/steps';
-import { SignPicture } from '@/ui/faults/SignPicture';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandBench } from '@/ui/stand/StandBench';
 import { passDrawing, raiseBefore, shownSteps, shownThreads } from '@/ui/stand/stand-facts';
@@ -73,9 +72,6 @@ export default async function StandPage(props: QuiltPageProps) {
       cursor={entries.at(-1)?.cursor ?? 0}
       signs={signs.slice(0, SHOWN_SIGNS)}
       moreSigns={signs.slice(SHOWN_SIGNS)}
-      signPictures={Object.fromEntries(
-        signs.map(({ id }) => [id, <SignPicture key={id} id={id} className="block h-[62px] w-full" />]),
-      )}
       raiseBefore={raiseBefore(view, read)}
       needle={
         fitted && {
