@@ -1,9 +1,17 @@
 import { deltaEHex } from '../../colour/delta-e';
 import { sinkPenalty } from './colour';
-import { type BobbinContext, capital, type CriterionOf } from './criterion';
+import { clamp } from '../../units/clamp';
+import { type BobbinContext, capital, type CriterionOf, over } from './criterion';
 
 /** A bobbin thread thicker than the top pushes up: for each so many tex above it, and so much at most. */
 const THICKER = { tex: 4, costs: 0.1, most: 0.4 } as const;
+
+/**
+ * The usual school has a fine filament below: a usual weight costs so much more than a fine one that a fine one of a
+ * fitting colour (up to about ΔE 25 from the top) comes before the same thread. Where none is owned all cost it alike.
+ */
+const FINE_BELOW = 0.2;
+const [FINE_TEX, USUAL_TEX] = [12, 18] as const;
 
 export const bobbinSize: CriterionOf<BobbinContext> = {
   id: 'bobbin-size',
@@ -13,8 +21,9 @@ export const bobbinSize: CriterionOf<BobbinContext> = {
     if (preferences.bobbin === 'same')
       return top.id === bobbin.id ? 0 : 0.8 + Math.abs(Math.log(bobbin.tex / top.tex));
     const ratio = bobbin.tex / top.tex;
-    if (ratio > 1.02) return Math.min(THICKER.most, ((bobbin.tex - top.tex) / THICKER.tex) * THICKER.costs);
-    return ratio < 0.3 ? (0.3 - ratio) * 2 : Math.max(0, (ratio - 0.8) * 0.25);
+    const coarse = FINE_BELOW * clamp((bobbin.tex - FINE_TEX) / (USUAL_TEX - FINE_TEX), 0, 1);
+    const thicker = Math.min(THICKER.most, (Math.max(0, bobbin.tex - top.tex) / THICKER.tex) * THICKER.costs);
+    return coarse + thicker + over(0.3, ratio, 0.5);
   },
   say({ top, bobbin, preferences }) {
     if (preferences.bobbin === 'same')

@@ -12,7 +12,7 @@ const FURTHER = { each: 25, costs: 0.4 } as const;
 /** Among threads that all disappear the nearest comes first. */
 const NEARER = 0.002;
 /** Texture forgives a shade, but a cone of the cloth’s own colour is not left standing for a finer bobbin under another. */
-const NEARER_TEXTURE = 0.012;
+const NEARER_TEXTURE = 0.02;
 const UNKNOWN = 0.4;
 /** Colours that change within about two stitches are mixed by the eye, inches. */
 const MIXED_IN = 0.25;
