@@ -112,10 +112,7 @@ export function drawZone(
   fresh: Pick<MapZone, 'id' | 'letter' | 'name'>,
 ): MapZone[] {
   const inside = open(
-    clip.intersection(
-      clip.union(close(shape)),
-      close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]),
-    ),
+    clip.intersection(clip.union(close(shape)), close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]])),
   );
   if (inside.length === 0 || areaOf(inside) < 0.01)
     throw new CoreError('no-area', 'Nothing of that shape lies on the quilt.', 'shape');
@@ -164,9 +161,7 @@ export function coverage(
   const [first, ...rest] = zones.map((z) => close(z.geometry));
   const union = clip.union(first!, ...rest);
   const all = areaOf(open(union));
-  const inside = areaOf(
-    open(clip.intersection(union, close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]))),
-  );
+  const inside = areaOf(open(clip.intersection(union, close([[rect(0, 0, quilt.widthIn, quilt.lengthIn)]]))));
   const sum = zones.reduce((s, z) => s + areaOf(z.geometry), 0);
   return {
     overlapIn2: Math.max(0, sum - all),
