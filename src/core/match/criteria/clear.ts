@@ -1,7 +1,6 @@
-import { deltaE, labOf } from '../../colour/delta-e';
 import type { MatchThread } from '../request';
 import { fibres } from '../../tables/fibres';
-import { effectiveDeltaE, sinkPenalty } from './colour';
+import { effectiveDeltaE, sinkPenalty, spreadOf } from './colour';
 import type { CriterionOf, PairContext, TopContext } from './criterion';
 
 /** A thread one looks through: of no colour of its own. */
@@ -48,11 +47,8 @@ export const seenThrough: CriterionOf<PairContext> = {
   label: 'Bobbin seen through',
   weight: 1,
   cost({ top, bobbin, facts: { cloths, masking } }) {
-    if (!isClear(top) || !bobbin.hex || cloths.length === 0) return 0;
-    const lab = labOf(bobbin.hex);
-    const far = cloths.map((c) => deltaE(lab, c.lab));
-    const mean = far.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0);
-    return sinkPenalty(effectiveDeltaE({ mean, worst: Math.max(...far) }, masking));
+    const spread = isClear(top) ? spreadOf(bobbin, cloths) : null;
+    return spread ? sinkPenalty(effectiveDeltaE(spread, masking)) : 0;
   },
   say: (_, penalty) =>
     penalty > 0.5

@@ -1,6 +1,8 @@
 import { deltaE, type Lab, labOf } from '../../colour/delta-e';
 import { fibres } from '../../tables/fibres';
 import { clamp } from '../../units/clamp';
+import type { MatchThread } from '../request';
+import type { SeenCloth } from '../zone-facts';
 import { capital, type CriterionOf, type TopContext } from './criterion';
 
 /** A clear monofilament takes the colour of the cloth; this is what is still seen of it, ΔE. */
@@ -51,9 +53,8 @@ function changing({ thread }: TopContext): string {
 }
 
 /** A variegated thread is judged by its worst colour on every cloth, and by its least where it should show. */
-function spreadOf(c: TopContext): Spread | null {
-  const { cloths } = c.facts;
-  const own = coloursOf(c.thread);
+export function spreadOf(thread: MatchThread, cloths: readonly SeenCloth[]): Spread | null {
+  const own = coloursOf(thread);
   if (own.length === 0 || cloths.length === 0) return null;
   const far = cloths.map((cloth) => Math.max(...own.map((lab) => deltaE(lab, cloth.lab))));
   const near = cloths.map((cloth) => Math.min(...own.map((lab) => deltaE(lab, cloth.lab))));
@@ -91,7 +92,7 @@ const showPenalty = (de: number): number => clamp((PLAIN - de) / (PLAIN - UNSEEN
 const texturePenalty = (de: number): number => wrong(de, 12) + NEARER_TEXTURE * de;
 
 function seen(c: TopContext): { de: number; spread: Spread | null } | null {
-  const spread = spreadOf(c);
+  const spread = spreadOf(c.thread, c.facts.cloths);
   if (!spread) {
     // Clear, and of no colour of its own.
     if (!c.fibre.mono || c.thread.hex) return null;
