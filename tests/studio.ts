@@ -35,6 +35,13 @@ export const test = base.extend<{ page: Page; studio: Studio }, { studios: Map<s
   },
 });
 
+/** Waits until a page hears: every control of it has been given to its program. */
+export const awake = (page: Page) =>
+  page.waitForFunction(() => {
+    const controls = [...document.querySelectorAll('main input, main textarea, main button')];
+    return controls.every((c) => Object.keys(c).some((k) => k.startsWith('__reactProps')));
+  });
+
 /** Opens a quilt from the Rack. */
 export async function openQuilt(page: Page, name: string) {
   await page.goto('/');

@@ -1,14 +1,38 @@
 // Serves the built app: one door in front of it, for HTTP on this computer and HTTPS with sign-in beyond it.
 import { readFileSync } from 'node:fs';
-import { createServer as createHttp, type RequestListener } from 'node:http';
+import { createServer as createHttp, type IncomingMessage, type RequestListener } from 'node:http';
 import { createServer as createHttps } from 'node:https';
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import next from 'next';
+import { connect } from '@/data/sql';
 import { answer, HEADERS, listedNames, refusal, tellUnreadable } from './door';
+import { KeptPages } from './kept-pages';
 import { reached } from './reached';
 import { type Keeper, keepDoor } from './sign-in';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
+/** A database that does not say its state by then is not waited for; the page itself says what is wrong. */
+const MARK_MS = 1000;
+
+/** The state of the database: what a new transaction would see. Any change that was committed gives another one. */
+function databaseMark(url: string | undefined): () => Promise<string | null> {
+  const sql = url ? connect(url, 2) : null;
+  return async () => {
+    if (!sql) return null;
+    const late = new Promise<null>((r) => setTimeout(r, MARK_MS, null).unref());
+    const asked = sql<{ mark: string }[]>`select pg_current_snapshot()::text as mark`.then(
+      ([row]) => row!.mark,
+      () => null,
+    );
+    return Promise.race([asked, late]);
+  };
+}
+
+/** Between two programs on one computer nothing is won by packing. */
+function sendPlain({ socket, headers }: IncomingMessage) {
+  const near = /^(::ffff:)?127\.|^::1$/.test(socket.remoteAddress ?? '');
+  if (near && !headers['x-forwarded-for']) delete headers['accept-encoding'];
+}
 
 async function serve(env: NodeJS.ProcessEnv) {
   const hostname = env.HOST ?? '127.0.0.1';
@@ -25,6 +49,7 @@ async function serve(env: NodeJS.ProcessEnv) {
   const app = next({ dev: false, hostname, port });
   await app.prepare();
   const handle = app.getRequestHandler();
+  const pages = new KeptPages(databaseMark(env.DATABASE_URL), () => btoa(randomUUID()));
   const act: RequestListener = (req, res) => {
     const through = async () => {
       for (const [name, value] of Object.entries(HEADERS)) res.setHeader(name, value);
@@ -35,7 +60,8 @@ async function serve(env: NodeJS.ProcessEnv) {
       if (keeper && !(await keepDoor(req, res, keeper))) return;
       const far = { act: false };
       tellUnreadable(req, res, far);
-      await reached.run(far, () => handle(req, res));
+      sendPlain(req);
+      await pages.answer(req, res, () => reached.run(far, () => handle(req, res)));
     };
     through().catch((error: unknown) => {
       console.error(error);

@@ -1,4 +1,4 @@
-import { expect, test } from '../studio';
+import { awake, expect, test } from '../studio';
 
 test('the counter talk survives a lost answer, an outage, and being left at once', async ({ page }) => {
   await page.goto('/take-in');
@@ -27,6 +27,25 @@ test('the counter talk survives a lost answer, an outage, and being left at once
   await page.goto('/');
   await page.goto(talk);
   await expect(page.getByLabel('The quilt’s name')).toHaveValue('Ebb and flow and slack');
+
+  // Typed before the page's program has come: two boxes, and both count.
+  let release = () => {};
+  const held = new Promise<void>((r) => (release = r));
+  await page.route('**/_next/static/**/*.js*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.reload({ waitUntil: 'commit' });
+  await page.getByLabel('The quilt’s name').fill('Ebb, early');
+  await page.getByLabel('Client, new or known').fill('Odile Marsh');
+  release();
+  await awake(page);
+  await expect(status).toHaveText('kept');
+  await page.unroute('**/_next/static/**/*.js*');
+  await page.reload();
+  await awake(page);
+  await expect(page.getByLabel('The quilt’s name')).toHaveValue('Ebb, early');
+  await expect(page.getByLabel('Client, new or known')).toHaveValue('Odile Marsh');
 
   // Nobody there: it lies on the device, and goes by itself when the line is back.
   await page.context().setOffline(true);

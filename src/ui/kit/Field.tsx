@@ -1,4 +1,6 @@
-import type { ComponentProps, ReactNode } from 'react';
+'use client';
+import type { ChangeEvent, ComponentProps, ReactNode } from 'react';
+import { useTypedEarly } from './use-typed-early';
 
 const control =
   'min-h-11 w-full rounded border border-rule bg-cloth px-3 py-2 text-16 aria-invalid:border-madder aria-invalid:border-2';
@@ -33,6 +35,10 @@ export function Field({
   );
 }
 
+/** What a change tells, for words that stood in the box before anyone listened. */
+const changeOf = <B extends Element>(box: B) =>
+  ({ target: box, currentTarget: box }) as unknown as ChangeEvent<B>;
+
 type Common = { label: string; error?: string; hint?: string; id: string };
 
 export function TextField({
@@ -43,9 +49,11 @@ export function TextField({
   className = '',
   ...rest
 }: Common & ComponentProps<'input'> & { suggest?: readonly string[] }) {
+  const early = useTypedEarly<HTMLInputElement>(rest.value, (box) => rest.onChange?.(changeOf(box)));
   return (
     <Field label={label} error={error} hint={hint} id={rest.id}>
       <input
+        ref={early}
         className={`${control} ${className}`}
         aria-invalid={error ? true : undefined}
         aria-describedby={error ? `${rest.id}-error` : undefined}
@@ -69,9 +77,11 @@ export function TextArea({
   className = '',
   ...rest
 }: Common & ComponentProps<'textarea'>) {
+  const early = useTypedEarly<HTMLTextAreaElement>(rest.value, (box) => rest.onChange?.(changeOf(box)));
   return (
     <Field label={label} error={error} hint={hint} id={rest.id}>
       <textarea
+        ref={early}
         className={`${control} ${className}`}
         aria-invalid={error ? true : undefined}
         aria-describedby={error ? `${rest.id}-error` : undefined}

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { keepIntakeAction, takeInAction } from '@/actions/server';
 import type { Problem } from '@/actions/result';
@@ -72,12 +72,19 @@ export function Talk(props: {
     }, 0);
     return () => clearTimeout(timer);
   }, [intake.id, intake.version, saver]);
+  // Two boxes may be filled before the page is drawn anew.
+  const latest = useRef(said);
+  useEffect(() => {
+    latest.current = said;
+  }, [said]);
   const change = (part: Partial<Said>) => {
-    const next = { ...said, ...part };
+    const next = { ...latest.current, ...part };
+    latest.current = next;
     setSaid(next);
     put(step, next);
   };
-  const set = (name: string, value: Values[string]) => change({ record: { ...said.record, [name]: value } });
+  const set = (name: string, value: Values[string]) =>
+    change({ record: { ...latest.current.record, [name]: value } });
   const go = (to: number) => {
     setStep(to);
     put(to, said);
