@@ -66,7 +66,7 @@ test('fifty who ask at once wait for one drawing', async () => {
   expect(drawn).toBe(1);
   expect(new Set(told.map((t) => t.policy)).size).toBe(50);
 });
-test('what is no page, failed, or leads elsewhere is never kept', async () => {
+test('what is no page, or failed, is never kept', async () => {
   await get('/log');
   await get('/_next/static/a.js');
   await get('/photographs/7');
@@ -74,7 +74,8 @@ test('what is no page, failed, or leads elsewhere is never kept', async () => {
   const say = (status: number, body: string, type = 'text/html') => {
     draw = (_, res) => {
       drawn++;
-      res.writeHead(status, { 'Content-Type': type });
+      res.statusCode = status;
+      res.setHeader('Content-Type', type);
       res.end(body);
       return Promise.resolve();
     };
@@ -94,6 +95,31 @@ test('what is no page, failed, or leads elsewhere is never kept', async () => {
     await get(`/${i}`);
     expect([body, drawn]).toEqual([body, 2]);
   }
+});
+test('where another page is, is kept too', async () => {
+  draw = (_, res) => {
+    drawn++;
+    res.statusCode = 307;
+    res.setHeader('Content-Type', 'text/html');
+    res.setHeader('Location', '/elsewhere');
+    res.end('');
+    return Promise.resolve();
+  };
+  const ask = () => fetch(at, { redirect: 'manual' });
+  await ask();
+  const second = await ask();
+  expect([second.status, second.headers.get('location'), drawn]).toEqual([307, '/elsewhere', 1]);
+});
+test('a part that is drawn in the browser alone is no failure', async () => {
+  draw = (_, res) => {
+    drawn++;
+    res.setHeader('Content-Type', 'text/html');
+    res.end('<template data-dgst=""></template>');
+    return Promise.resolve();
+  };
+  await get();
+  await get();
+  expect(drawn).toBe(1);
 });
 test('where the database cannot say its state every page is drawn', async () => {
   state = null;

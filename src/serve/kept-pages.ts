@@ -8,8 +8,10 @@ const gunzip = promisify(gunzipWith);
 
 /** A page as it was drawn, and the state of the database it was drawn from. */
 interface Page {
+  status: number;
   headers: OutgoingHttpHeaders;
-  body: string;
+  /** Its text, cut where its nonce stood. */
+  parts: readonly Buffer[];
   nonce: string | null;
 }
 
@@ -29,8 +31,11 @@ const ASKED_BY = [
 
 const NONCE = /'nonce-([^']+)'/;
 
-/** A page that ended in an error somewhere says so in its text; such a page is not kept. */
-const FAILED = /data-dgst=|"digest":|\bE\{"/;
+/**
+ * A page that ended in an error somewhere carries its number; such a page is not kept. What is only drawn in the browser
+ * (the numberless kind) is no error.
+ */
+const FAILED = /data-dgst="\d|"digest":"\d/;
 
 /**
  * Pages drawn once for each state of the database: asked for again, in the same minute, by the same address and with the
@@ -52,7 +57,10 @@ export class KeptPages {
     private readonly now: () => number = Date.now,
     mostBytes = 96e6,
   ) {
-    this.kept = new LRUCache({ maxSize: mostBytes, sizeCalculation: (p) => p.body.length * 2 + 1000 });
+    this.kept = new LRUCache({
+      maxSize: mostBytes,
+      sizeCalculation: (p) => p.parts.reduce((n, b) => n + b.length, 1000),
+    });
   }
 
   /** Answers a request; what is no page goes straight through. */
@@ -81,15 +89,16 @@ export class KeptPages {
   private async send(req: IncomingMessage, res: ServerResponse, page: Page): Promise<void> {
     const nonce = page.nonce && this.newNonce();
     const fresh = (text: string) => (nonce ? text.replaceAll(page.nonce!, nonce) : text);
+    const between = Buffer.from(nonce ?? '');
     for (const [name, value] of Object.entries(page.headers))
       if (value !== undefined) res.setHeader(name, typeof value === 'string' ? fresh(value) : value);
-    let body: Buffer = Buffer.from(fresh(page.body));
+    let body: Buffer = Buffer.concat(page.parts.flatMap((part, i) => (i === 0 ? [part] : [between, part])));
     if (/\bgzip\b/.test(String(req.headers['accept-encoding'] ?? ''))) {
       body = await gzip(body, { level: constants.Z_BEST_SPEED });
       res.setHeader('Content-Encoding', 'gzip');
     }
     res.setHeader('Content-Length', body.length);
-    res.statusCode = 200;
+    res.statusCode = page.status;
     res.end(req.method === 'HEAD' ? undefined : body);
   }
 }
@@ -146,14 +155,19 @@ const OF_THE_LINE = [
   'keep-alive',
 ];
 
+/** A page, or where another one is. */
+const KEPT = [200, 307];
+
 async function pageOf(res: ServerResponse, parts: readonly Buffer[]): Promise<Page | null> {
   const headers = { ...res.getHeaders() };
   const packed = headers['content-encoding'];
-  const whole = res.statusCode === 200 && !headers['set-cookie'] && (!packed || packed === 'gzip');
+  const whole = KEPT.includes(res.statusCode) && !headers['set-cookie'] && (!packed || packed === 'gzip');
   if (!whole || !/^text\/(html|x-component)/.test(String(headers['content-type'] ?? ''))) return null;
   const sent = Buffer.concat(parts);
   const body = (packed ? await gunzip(sent) : sent).toString('utf8');
-  if (!body || FAILED.test(body)) return null;
+  if (FAILED.test(body)) return null;
   for (const name of OF_THE_LINE) delete headers[name];
-  return { headers, body, nonce: NONCE.exec(String(headers['content-security-policy'] ?? ''))?.[1] ?? null };
+  const nonce = NONCE.exec(String(headers['content-security-policy'] ?? ''))?.[1] ?? null;
+  const cut = nonce ? body.split(nonce) : [body];
+  return { status: res.statusCode, headers, parts: cut.map((part) => Buffer.from(part)), nonce };
 }
