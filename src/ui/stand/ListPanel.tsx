@@ -1,32 +1,42 @@
 import { format } from 'date-fns';
-import type { LogEntry } from '@/core/log/entry';
+import { happenedMs, type LogEntry } from '@/core/log/entry';
 import { Big } from './Big';
 import { KIND_WORDS, settingWords } from './kind-words';
 import { StandPanel } from './StandPanel';
 
 const MOST = 60;
 
-/** What was written down, newest first; each can be undone. */
+/** What was written down, newest first; each can be undone, and what was undone put back. */
 export function ListPanel({
   entries,
+  takenBack,
   nameOf,
   onUndo,
+  onPutBack,
   onClose,
   onBack,
   onKeys,
   onTempo,
   onMachine,
 }: {
+  /** What stands. */
   entries: readonly LogEntry[];
+  /** What was undone, and by which entries. */
+  takenBack: readonly { entry: LogEntry; by: readonly string[] }[];
   nameOf: (cone: string) => string;
   onUndo: (id: string) => void;
+  onPutBack: (by: readonly string[]) => void;
   onClose: () => void;
   onBack: () => void;
   onKeys: () => void;
   onTempo: () => void;
   onMachine: () => void;
 }) {
-  const newest = [...entries].reverse().slice(0, MOST);
+  const lines: { e: LogEntry; by: readonly string[] | null }[] = [
+    ...entries.map((e) => ({ e, by: null })),
+    ...takenBack.map(({ entry, by }) => ({ e: entry, by })),
+  ];
+  const newest = lines.sort((a, b) => happenedMs(b.e) - happenedMs(a.e)).slice(0, MOST);
   return (
     <StandPanel title="What was written down" onClose={onClose}>
       <div className="mt-2 flex flex-wrap gap-2">
@@ -39,10 +49,11 @@ export function ListPanel({
         <p className="mt-4 text-24">Nothing yet. What is tapped here is listed, and can be undone.</p>
       )}
       <ol className="mt-3">
-        {newest.map((e) => (
+        {newest.map(({ e, by }) => (
           <li key={e.id} className="flex items-center gap-4 border-b py-1 text-24">
             <span className="w-28 text-ink2">{format(new Date(e.at), 'd MMM HH:mm')}</span>
-            <span className="flex-1">
+            <span className={`flex-1 ${by ? 'text-ink2' : ''}`}>
+              {by && <b>undone: </b>}
               {e.kind === 'setting-changed' || e.kind === 'thread-changed'
                 ? settingWords(e, nameOf)
                 : KIND_WORDS[e.kind]}
@@ -52,7 +63,11 @@ export function ListPanel({
               {e.nm !== undefined && `, Nm ${e.nm}`}
               {e.note && `: ${e.note}`}
             </span>
-            <Big label="Undo" look="quiet" onClick={() => onUndo(e.id)} />
+            {by ? (
+              <Big label="Put back" look="quiet" onClick={() => onPutBack(by)} />
+            ) : (
+              <Big label="Undo" look="quiet" onClick={() => onUndo(e.id)} />
+            )}
           </li>
         ))}
       </ol>

@@ -5,6 +5,7 @@ import { safety } from '@/core/cautions/cautions';
 import type { XY } from '@/core/geometry/polygon';
 import type { LogEntry } from '@/core/log/entry';
 import { type MeasuredScale, scalesOf } from '@/core/machine/scales';
+import { takenBack } from '@/core/log/standing';
 import { stepId } from '@/core/plan/step-key';
 import { rollTo } from '@/core/stand/advance';
 import { squareness } from '@/core/stand/squareness';
@@ -415,8 +416,10 @@ export function StandBench({
       {panel === 'list' && (
         <ListPanel
           entries={state.entries}
+          takenBack={takenBack(entries)}
           nameOf={nameOf}
           onUndo={(id) => log('undone', { undoes: id })}
+          onPutBack={(by) => by.forEach((id) => log('undone', { undoes: id }))}
           onClose={() => setPanel(null)}
           onBack={acts.back}
           onKeys={() => setPanel('keys')}
