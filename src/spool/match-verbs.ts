@@ -110,10 +110,12 @@ export const MATCH_VERBS: Record<string, Verb> = {
     s.answer({ setups: s.list(setup), cautions: s.cautions }),
     (request: MatchRequest) => {
       const found = match(request);
-      // Another program has no card on which standing safety is folded: it stands with the cautions.
+      // Safety that holds for every set-up is said once, for all of them.
+      const safety = new Map(found.setups.flatMap((x) => x.safety.map((c) => [c.code, c] as const)));
       return {
-        ...found,
-        setups: found.setups.map((x) => ({ ...x, cautions: [...x.cautions, ...x.safety] })),
+        setups: found.setups.map(({ safety: _, ...x }) => x),
+        weighed: found.weighed,
+        cautions: [...found.cautions, ...safety.values()],
       };
     },
   ),
@@ -124,6 +126,8 @@ export const MATCH_VERBS: Record<string, Verb> = {
         s.object({
           id: s.text(),
           zone,
+          'yarn?': preferences['yarn?'],
+          'retraced?': preferences['retraced?'],
           'keep?': s.object({ topId: s.text(), bobbinId: s.text() }),
           'refused?': s.bool,
         }),
@@ -144,6 +148,8 @@ export const MATCH_VERBS: Record<string, Verb> = {
           kept: s.bool,
         }),
       ),
+      said: s.list(s.object({ caution: s.caution, zones: s.list(s.text()) })),
+      alike: s.list(s.list(s.text())),
       together: threadCount,
       apart: threadCount,
       cost: s.num,

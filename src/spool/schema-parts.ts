@@ -92,4 +92,5 @@ export const machineFields = {
 /** A sentence; `act` says what a person could do, `from` which criterion it belongs to. */
 const sentence = { code: text(), text: text(2000), 'act?': text(500), 'from?': text() };
 export const reasons = list(object(sentence));
-export const cautions = list(object({ ...sentence, severity: oneOf(['note', 'warn', 'stop']) }));
+export const caution = object({ ...sentence, severity: oneOf(['note', 'warn', 'stop']) });
+export const cautions = list(caution);

@@ -51,7 +51,7 @@ test.each<[string, Partial<CouchingRequest>, string[]]>([
 test('without a foot for it the yarn is guided by hand before a ruler foot', () => {
   const out = planCouching({ ...request, footHoleMm: 0 });
   expect(out.foot).toBe('ruler');
-  expect(out.cautions[0]!.text).toContain('Guide it by hand');
+  expect(out.cautions[0]!.act).toContain('Guide it by hand');
 });
 
 describe('in which block a skein ends', () => {

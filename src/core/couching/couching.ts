@@ -1,5 +1,6 @@
 import type { Caution } from '../notes';
 import { inToM, mmToIn } from '../units/length';
+import { trim } from '../units/trim';
 
 export interface CouchingRequest {
   pathIn: number;
@@ -20,12 +21,33 @@ export interface Couching {
 }
 
 /** A hole is at least this much wider than the yarn. */
-export const HOLE_MARGIN = 1.1;
+const HOLE_MARGIN = 1.1;
 /** Curves and gaps keep so many yarn diameters. */
 export const COUCHED_RADIUS = 2;
 export const COUCHED_GAP = 2.5;
 const TAKE_UP = 1.06;
 const PER_START_M = 0.2;
+
+/**
+ * The foot a yarn is couched with: the one with the hole where the yarn runs through it, else the ruler foot, the yarn
+ * guided by hand before it. One answer for the match, the whole quilt and the couching plan.
+ * @param holeMm the hole of the couching foot; null where its size is not known, and then it is trusted; 0 for none.
+ */
+export const couchingFoot = (yarnMm: number | undefined, holeMm: number | null): 'couching' | 'ruler' =>
+  holeMm === null || (holeMm > 0 && (yarnMm === undefined || holeMm >= HOLE_MARGIN * yarnMm))
+    ? 'couching'
+    : 'ruler';
+
+/** Said where a yarn does not run through the foot’s hole. */
+export const holeTooSmall = (yarnMm: number, holeMm: number): Caution => ({
+  code: 'hole-too-small',
+  severity: 'warn',
+  text:
+    holeMm > 0
+      ? `A yarn of ${trim(yarnMm, 1)} mm wants a hole of ${trim(HOLE_MARGIN * yarnMm, 1)} mm; this foot has ${trim(holeMm, 1)} mm.`
+      : `There is no foot with a hole for a yarn of ${trim(yarnMm, 1)} mm.`,
+  act: 'Guide it by hand before the ruler foot, slowly, or take a thinner yarn.',
+});
 
 /**
  * Yarn for a couched path: path · 1.06 + 0.2 m per start; the foot's hole at least 1.1 × the yarn, else a ruler
@@ -34,29 +56,25 @@ const PER_START_M = 0.2;
 export function planCouching(r: CouchingRequest): Couching {
   const cautions: Caution[] = [];
   const yarnIn = mmToIn(r.yarnMm);
-  if (r.footHoleMm < HOLE_MARGIN * r.yarnMm)
-    cautions.push({
-      code: 'hole-too-small',
-      severity: 'warn',
-      text: `A yarn of ${r.yarnMm} mm wants a hole of ${(HOLE_MARGIN * r.yarnMm).toFixed(1)} mm; this foot has ${r.footHoleMm} mm. Guide it by hand in front of a ruler foot, slowly.`,
-    });
+  const foot = couchingFoot(r.yarnMm, r.footHoleMm);
+  if (foot === 'ruler') cautions.push(holeTooSmall(r.yarnMm, r.footHoleMm));
   if (r.minRadiusIn < COUCHED_RADIUS * yarnIn)
     cautions.push({
       code: 'radius-tight',
       severity: 'warn',
-      text: `Curves of ${r.minRadiusIn} in are tighter than this yarn bends: ${(COUCHED_RADIUS * yarnIn).toFixed(2)} in at least.`,
+      text: `Curves of ${trim(r.minRadiusIn, 2)} in are tighter than this yarn bends: ${(COUCHED_RADIUS * yarnIn).toFixed(2)} in at least.`,
     });
   if (r.gapIn < COUCHED_GAP * yarnIn)
     cautions.push({
       code: 'gap-tight',
       severity: 'warn',
-      text: `Lines ${r.gapIn} in apart run into each other: ${(COUCHED_GAP * yarnIn).toFixed(2)} in at least.`,
+      text: `Lines ${trim(r.gapIn, 2)} in apart run into each other: ${(COUCHED_GAP * yarnIn).toFixed(2)} in at least.`,
     });
   const yarnM = inToM(r.pathIn) * TAKE_UP + PER_START_M * r.starts;
   return {
     yarnM,
     skeins: Math.ceil(yarnM / r.skeinM - 1e-9),
-    foot: r.footHoleMm >= HOLE_MARGIN * r.yarnMm ? 'couching' : 'ruler',
+    foot,
     ok: cautions.length === 0,
     cautions,
   };

@@ -120,7 +120,7 @@ describe('what each criterion says', () => {
     ],
     [
       'what is sewn twice in a thick thread builds up',
-      () => pair(one('Bosun Cotton 30 Amber'), { technique: 'pebbles', spacingIn: 0.5 }),
+      () => pair({ ...one('Bosun Cotton 30 Amber'), tex: 62 }, { technique: 'pebbles', spacingIn: 0.5 }),
       'build-up',
       'thread-builds-up',
       /turns ropey/,

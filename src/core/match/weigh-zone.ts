@@ -85,15 +85,19 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
       'Every cloth of this zone is left alone: say which of them the stitching goes over.',
       'zone.top',
     );
+  // What counts only where it is sewn over is nothing to a line that runs round it.
+  const met = (zone.features ?? []).filter(
+    (f) => technique.area || !features.get(f, 'zone.features').onlyOver,
+  );
   const sandwich: Sandwich = {
     top: zone.top,
     battingId: zone.battingId,
     backing: zone.backing,
-    features: zone.features,
+    features: met,
   };
   const spacingIn = zone.spacingIn ?? technique.usualSpacingIn;
   const thickness = thicknessMm(sandwich);
-  const foot = chooseFoot(technique, zone.features ?? [], machine.feet);
+  const foot = chooseFoot(technique, zone.features ?? [], machine, request.yarn?.diameterMm);
   const area = zone.areaIn2 ?? null;
   const lengthIn = area === null ? undefined : zone.lengthIn;
   const sewn =
@@ -194,7 +198,10 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     }
     return best;
   };
-  const shared = [...foot.cautions, ...zoneCautions(request, technique, spacingIn)];
+  const shared = [
+    ...foot.cautions,
+    ...zoneCautions({ ...request, zone: { ...zone, features: met } }, technique, spacingIn),
+  ];
   const caps = [
     ...(zone.features ?? []).flatMap((f) => features.get(f).handInPerS ?? []),
     ...(technique.couches ? [COUCHING_IN_PER_S] : []),
@@ -230,9 +237,10 @@ function fitNeedle(
   const pick = (spi: number) =>
     pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey', basteInPerS);
   const { fewerSpi } = fibres.get(thread.fibre, 'threads.fibre');
-  let { picked, refusal } = pick(firstSpi);
-  const regulation = regulate({ ...ask, fewerSpi, needleNm: picked?.nm });
-  if (picked && regulation.spi !== firstSpi) ({ picked, refusal } = pick(regulation.spi));
+  const { spi: withThread } = regulate({ ...ask, fewerSpi, threadMm: diameterMm(thread) });
+  let { picked, refusal } = pick(Math.min(firstSpi, withThread));
+  const regulation = regulate({ ...ask, fewerSpi, needleNm: picked?.nm, threadMm: diameterMm(thread) });
+  if (picked && regulation.spi !== withThread) ({ picked, refusal } = pick(regulation.spi));
   return { needle: picked, regulation, refusal };
 }
 
@@ -263,6 +271,18 @@ const tagged = <T extends Reason>(notes: readonly T[]): T[] =>
 const onceEach = <T extends Reason>(notes: readonly T[]): T[] =>
   [...new Map([...notes].reverse().map((n) => [n.code, n])).values()].reverse();
 const order = { stop: 0, warn: 1, note: 2 } as const;
+/** A card warns of so many things at most; what must not be sewn at all is always said. */
+const MOST_CAUTIONS = 3;
+
+/** The gravest first, then what costs most; what a card has no room for stands with the reasons. */
+function foremost(cautions: readonly Caution[], parts: Record<string, number>): [Caution[], Reason[]] {
+  // What the zone itself causes has no price of its own.
+  const price = (c: Caution) => (c.from ? (parts[c.from] ?? 0) : 0.3);
+  const sorted = [...cautions].sort((a, b) => order[a.severity] - order[b.severity] || price(b) - price(a));
+  const stops = sorted.filter((c) => c.severity === 'stop').length;
+  const cut = Math.max(stops, MOST_CAUTIONS);
+  return [sorted.slice(0, cut), sorted.slice(cut).map(({ severity: _, ...rest }) => rest)];
+}
 
 function asSetup(
   p: Pair,
@@ -287,6 +307,11 @@ function asSetup(
   ];
   const safety = standingSafety(t, regulation.mode);
   const stands = new Set(safety.map((c) => c.code));
+  const parts = { ...top.weighed.parts, ...p.weighed.parts };
+  const [first, rest] = foremost(
+    onceEach(cautions).filter((c) => !stands.has(c.code)),
+    parts,
+  );
   return {
     topId: top.thread.id,
     bobbinId: p.bobbin.id,
@@ -310,8 +335,9 @@ function asSetup(
     bobbinM: used?.bobbinM ?? null,
     total: p.total,
     score: 100 / (1 + p.total),
-    parts: { ...top.weighed.parts, ...p.weighed.parts },
+    parts,
     reasons: onceEach([
+      ...rest,
       ...said.reasons,
       ...tagged(needle.choice.reasons),
       ...below.reasons,
@@ -319,9 +345,7 @@ function asSetup(
       ...regulation.reasons,
       ...tagged(tension.reasons),
     ]),
-    cautions: onceEach(cautions)
-      .filter((c) => !stands.has(c.code))
-      .sort((a, b) => order[a.severity] - order[b.severity]),
+    cautions: first,
     safety,
   };
 }

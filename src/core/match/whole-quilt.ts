@@ -6,6 +6,7 @@ import { type BobbinBook, bobbinBook } from './rank-bobbins';
 import type { MatchRequest, MatchYarn, MatchZone } from './request';
 import type { Setup } from './setup';
 import { type Pair, weighZone } from './weigh-zone';
+import { colour } from './criteria/colour';
 import { CRITERIA, type Criterion } from './criteria';
 
 export interface WholeQuiltRequest extends Omit<
@@ -47,6 +48,10 @@ export interface ZoneTogether {
 
 export interface WholeQuilt {
   zones: ZoneTogether[];
+  /** What holds for several zones, said once for all of them. */
+  said: { caution: Caution; zones: string[] }[];
+  /** Zones that are sewn with one and the same set-up. */
+  alike: string[][];
   together: { tops: string[]; bobbins: string[] };
   apart: { tops: string[]; bobbins: string[] };
   /** Penalties and thread prices of the answer, and of choosing zone by zone. */
@@ -94,8 +99,13 @@ export function matchWhole(request: WholeQuiltRequest): WholeQuilt {
   const found = zones.length > 0 ? chooseTogether(ask) : { picks: [], cost: 0, exact: true };
   const pickOf = new Map(sewable.map((w, i) => [w.id, w.pairs[found.picks[i]!]!]));
   const chosen = [...pickOf.values()];
+  const each = weighed.map((w) => told(w, pickOf.get(w.id)));
+  const said = saidOnce(each);
+  const once = new Set(said.map((s) => s.caution.text));
   return {
-    zones: weighed.map((w) => told(w, pickOf.get(w.id))),
+    zones: each.map((z) => withoutSaid(z, once)),
+    said,
+    alike: alikeOf(each),
     together: threadsOf(chosen),
     apart: threadsOf(sewable.map((w) => w.pairs[0]!)),
     cost: found.cost,
@@ -124,9 +134,12 @@ function weighOne(
         refusal: null,
       };
   }
-  const pairs = z.refused
+  const near = z.refused
     ? pairsWithin(zone, 0, 0).slice(0, 1)
     : pairsWithin(zone, prices.topPrice, prices.bobbinPrice);
+  // A shade may be given up to spare a change of thread (ΔE 10 at the usual price), never a colour for a bobbin's sake.
+  const seen = (p: Pair) => p.top.weighed.parts[colour.id] ?? 0;
+  const pairs = near.filter((p) => seen(p) <= seen(near[0]!) + prices.topPrice + 1e-9);
   const refusal = pairs.length === 0 ? nothingSuits(zone) : null;
   return { id: z.id, pairs, setupOf: zone.setupOf, fixed: false, refusal };
 }
@@ -163,6 +176,36 @@ const threadsOf = (pairs: readonly Pair[]) => ({
   tops: [...new Set(pairs.map((p) => p.top.thread.id))].sort(),
   bobbins: [...new Set(pairs.map((p) => p.bobbin.id))].sort(),
 });
+
+/** Warnings that several zones share, each once; the gravest first. */
+function saidOnce(zones: readonly ZoneTogether[]): WholeQuilt['said'] {
+  const by = new Map<string, { caution: Caution; zones: string[] }>();
+  for (const z of zones)
+    for (const caution of z.setup?.cautions ?? []) {
+      const known = by.get(caution.text);
+      if (known) known.zones.push(z.id);
+      else by.set(caution.text, { caution, zones: [z.id] });
+    }
+  const order = { stop: 0, warn: 1, note: 2 } as const;
+  return [...by.values()]
+    .filter((s) => s.zones.length > 1)
+    .sort((a, b) => order[a.caution.severity] - order[b.caution.severity]);
+}
+
+const withoutSaid = (z: ZoneTogether, said: ReadonlySet<string>): ZoneTogether =>
+  z.setup ? { ...z, setup: { ...z.setup, cautions: z.setup.cautions.filter((c) => !said.has(c.text)) } } : z;
+
+/** Zones whose set-ups agree in all that is set: threads, needle, foot, stitch, mode and tensions. */
+function alikeOf(zones: readonly ZoneTogether[]): string[][] {
+  const by = new Map<string, string[]>();
+  for (const { id, setup: s } of zones) {
+    if (!s) continue;
+    const { nm, eye, point } = s.needle;
+    const key = [s.topId, s.bobbinId, nm, eye, point, s.foot, s.spi, s.mode, Math.round(s.topGf)].join(' ');
+    by.set(key, [...(by.get(key) ?? []), id]);
+  }
+  return [...by.values()].filter((ids) => ids.length > 1);
+}
 
 /** Why zones have no set-up, each reason once. */
 const refusalsOf = (weighed: readonly Weighed[]): Caution[] => [

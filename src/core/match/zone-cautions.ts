@@ -1,11 +1,11 @@
 import { safety } from '../cautions/cautions';
 import { gapLimitIn } from '../density/density';
-import { HOLE_MARGIN } from '../couching/couching';
 import type { Caution } from '../notes';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
 import { type Feature, features as featureTable } from '../tables/features';
 import type { Technique } from '../tables/techniques';
+import { trim } from '../units/trim';
 import type { MatchRequest } from './request';
 
 /** A batting this high is pushed ahead to the crossings of a grid, mm. */
@@ -13,7 +13,7 @@ const HIGH_LOFT_MM = 7;
 
 /** What this zone causes, whatever thread is chosen; safety that holds for every set-up stands once on the card. */
 export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: number): Caution[] {
-  const { zone, machine } = request;
+  const { zone } = request;
   const cautions: Caution[] = [];
   const features = (zone.features ?? []).map((f) => featureTable.get(f, 'zone.features'));
   const limit = gapLimitIn(zone.battingId, zone.battingMaxGapIn, request.gapShare);
@@ -21,11 +21,11 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
     cautions.push({
       code: 'batting-gap',
       severity: 'warn',
-      text: `Gaps of ${spacingIn} in; this batting allows ${limit.toFixed(1)} in.`,
+      text: `Gaps of ${trim(spacingIn, 2)} in; this batting allows ${limit.toFixed(1)} in.`,
       act: 'Bring the lines closer, or add lines between.',
     });
   // A cap on the hands is said only where it holds them back.
-  const holds = (f: Feature) => f.handInPerS === null || f.handInPerS < t.handInPerS;
+  const holds = (f: Feature) => !f.adviceIsCap || f.handInPerS === null || f.handInPerS < t.handInPerS;
   for (const f of features.filter((x) => x.advised && holds(x)))
     cautions.push({ code: f.id, severity: 'note', text: f.advice });
   if (features.some((f) => f.smallParts) && zone.use === 'baby')
@@ -52,14 +52,6 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
       severity: 'note',
       text: `${backing.label[0]!.toUpperCase()}${backing.label.slice(1)} below creeps and drags.`,
       act: 'Baste the sides closer, and sew more slowly.',
-    });
-  const hole = machine.couchingHoleMm;
-  if (t.couches && request.yarn && hole != null && hole < HOLE_MARGIN * request.yarn.diameterMm)
-    cautions.push({
-      code: 'hole-too-small',
-      severity: 'warn',
-      text: `The yarn of ${request.yarn.diameterMm} mm does not run through the couching foot’s hole of ${hole} mm.`,
-      act: 'Guide it by hand before the ruler foot, or take a thinner yarn.',
     });
   return cautions;
 }

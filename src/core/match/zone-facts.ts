@@ -11,6 +11,9 @@ export interface SeenCloth {
   lab: Lab;
   /** Share of what is sewn over, adding up to 1. */
   share: number;
+  /** How much it hides a thread, ΔE. */
+  hides: number;
+  print: boolean;
 }
 
 /** What of a zone the criteria ask for, worked out once for all threads. */
@@ -19,7 +22,7 @@ export interface ZoneFacts {
   cloths: readonly SeenCloth[];
   /** The kind of cloth it mostly is. */
   mostly: string;
-  /** How much the zone's own colours hide a thread, ΔE. */
+  /** How much its cloths hide a thread, in the mean, ΔE. */
   masking: number;
   /** How many clearly different colours its cloths have. */
   colours: number;
@@ -43,8 +46,9 @@ const APART = 15;
 const USUAL_PRINT = 2;
 
 /**
- * Cloths left unsewn are left out; shares are of what is sewn over. Masking is half the mean difference between the
- * zone's own colours, and four for each step of busyness: on a loud ground hardly any thread shows.
+ * Cloths left unsewn are left out; shares are of what is sewn over. A cloth hides half the mean difference between the
+ * zone's own colours (a plain one by as much as it lies in pieces), and four for each step of its busyness: on a loud
+ * ground hardly any thread shows.
  */
 export function zoneFacts(
   zone: MatchZone,
@@ -57,17 +61,17 @@ export function zoneFacts(
   const total = all.reduce((sum, t) => sum + (t.share ?? 1), 0) || 1;
   const coloured = all.filter((t) => t.hex !== undefined);
   const seen = coloured.reduce((sum, t) => sum + (t.share ?? 1), 0) || 1;
-  const cloths = coloured.map((t) => ({
-    name: t.name ?? `${fabrics.get(t.fabric).label} ${t.hex}`,
-    lab: labOf(t.hex!),
-    share: (t.share ?? 1) / seen,
-  }));
+  const shown = coloured.map((t) => ({ t, lab: labOf(t.hex!), share: (t.share ?? 1) / seen }));
   let between = 0;
-  for (const a of cloths) for (const b of cloths) between += a.share * b.share * deltaE(a.lab, b.lab);
-  const busyness = all.reduce(
-    (sum, t) => sum + ((t.share ?? 1) / total) * (t.busyness ?? (t.role === 'print' ? USUAL_PRINT : 0)),
-    0,
-  );
+  for (const a of shown) for (const b of shown) between += a.share * b.share * deltaE(a.lab, b.lab);
+  const cloths = shown.map(({ t, lab, share }) => {
+    const busyness = busynessOf(t);
+    const print = t.role === 'print' || busyness >= USUAL_PRINT;
+    // Among many small pieces a thread is lost; on a plain ground beside a print it is seen.
+    const pieces = print ? 1 : 1 - share;
+    const hides = BUSY_HIDES * busyness + 0.5 * between * pieces;
+    return { name: t.name ?? `${fabrics.get(t.fabric).label} ${t.hex}`, lab, share, hides, print };
+  });
   const raised = (zone.features ?? []).some((f) => features.get(f, 'zone.features').extraLayers > 0);
   const upright = all.reduce(
     (sum, t) => sum + (fabrics.get(t.fabric).standsUp ? (t.share ?? 1) / total : 0),
@@ -78,7 +82,7 @@ export function zoneFacts(
     mostly,
     zone,
     cloths,
-    masking: 0.5 * between + BUSY_HIDES * busyness,
+    masking: cloths.reduce((sum, c) => sum + c.share * c.hides, 0),
     colours: distinct(cloths.map((c) => c.lab)),
     lambda: lineDensity(technique, spacingIn, zone.areaIn2 ?? 1, zone.areaIn2 ? zone.lengthIn : undefined),
     standsUp: upright >= 0.5 || (raised && upright > 0),
@@ -87,6 +91,9 @@ export function zoneFacts(
     retraced: rest.retraced,
   };
 }
+
+const busynessOf = (t: MatchZone['top'][number]): number =>
+  t.busyness ?? (t.role === 'print' ? USUAL_PRINT : 0);
 
 function distinct(labs: readonly Lab[]): number {
   const kept: Lab[] = [];

@@ -12,6 +12,9 @@ const CLOTH_N_MM = 0.25;
 /** Deflection that counts as 1, mm: about Nm 100 at 11 per inch in quilting cotton. */
 const UNIT_MM = 0.3;
 
+/** For the choice of a needle a stitch counts as this long at most: nobody changes a needle because the stitch is long. */
+const FELT_MM = 2.3;
+
 /** Bending stiffness of the blade in N/mm: cantilever 3·E·I/l³ (Euler–Bernoulli), I = 0.6·π·D⁴/64. */
 export function needleStiffness(nm: number): number {
   const d = nm / 100;
@@ -20,11 +23,15 @@ export function needleStiffness(nm: number): number {
 
 /**
  * Flex index: how far the moving carriage bends the needle while it is in the cloth, in units of
- * 0.30 mm. Up to 1.2 best, to 1.6 usable with a caution, above 2 refused.
+ * 0.30 mm, of the real stitch.
  * @example flexIndex(100, 11, 1) // 1.00
  */
 export const flexIndex = (nm: number, spi: number, firmness: number): number =>
   bend(nm, IN_CLOTH * spiToMm(spi), firmness);
+
+/** Flex index as it counts for the choice: up to 1.3 best, from 1.45 with a caution, to 1.6 usable, above 2 refused. */
+export const feltFlexIndex = (nm: number, spi: number, firmness: number): number =>
+  bend(nm, IN_CLOTH * Math.min(FELT_MM, spiToMm(spi)), firmness);
 
 /** Single basting stitches are quick ones of a needle at this rate, per minute: the hands' travel meanwhile bends it. */
 const BASTE_SPM = 1500;
@@ -38,6 +45,8 @@ function bend(nm: number, travelMm: number, firmness: number): number {
   return (travelMm * (cloth / (cloth + needleStiffness(nm)))) / UNIT_MM;
 }
 
-export const FLEX_BEST = 1.2;
+export const FLEX_BEST = 1.3;
+/** From here on it is said. */
+export const FLEX_SAID = 1.45;
 export const FLEX_USABLE = 1.6;
 export const FLEX_LAST_RESORT = 2;

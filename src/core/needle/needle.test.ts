@@ -91,7 +91,7 @@ describe('the choice', () => {
         (tex, fibre, cloth, spi) => {
           const out = ask({ thread: { tex, fibre }, spi }, cloth);
           if (!out.best) {
-            expect(out.sizes.every((s) => s.verdict === 'refused')).toBe(true);
+            expect(out.sizes.every((s) => s.verdict === 'refused' || s.nm > 120)).toBe(true);
             expect(codes(out.cautions)).toEqual(['none-suitable']);
             return;
           }
@@ -99,7 +99,10 @@ describe('the choice', () => {
           expect(size.verdict).not.toBe('refused');
           expect(size.eyeRatio).toBeGreaterThanOrEqual(EYE_USABLE[0]);
           expect(size.eyeRatio).toBeLessThanOrEqual(EYE_USABLE[1]);
-          expect(size.flexIndex).toBeLessThanOrEqual(FLEX_LAST_RESORT);
+          expect(size.nm).toBeLessThanOrEqual(120);
+          // A long stitch changes no needle, and fine cloth keeps a fine one.
+          if (spi >= 11.1 && !fabrics.get(cloth).fineNeedle)
+            expect(size.flexIndex).toBeLessThanOrEqual(FLEX_LAST_RESORT);
           if (fabrics.get(cloth).keepsHoles >= 2)
             expect(size.perforation).toBeLessThanOrEqual(PERFORATION_REFUSE);
         },
@@ -143,10 +146,32 @@ describe('the choice', () => {
     expect(codes(out.reasons)).toContain('eye-large-better');
   });
   test('a bending needle is cautioned, and the act names a size that would stay straight', () => {
-    const out = ask({ spi: 8, owned: [90] });
+    const out = ask({ spi: 11, owned: [90] }, 'linen');
     const flex = out.cautions.find((c) => c.code === 'flex-high')!;
     expect(flex.text).toMatch(/skips may favour one direction/);
     expect(flex.act).toMatch(/^(Buy Nm \d+|Go slower)/);
+  });
+  test('a long stitch changes no needle, though its bend is told', () => {
+    const [long, usual] = [ask({ spi: 6 }), ask({ spi: 11 })];
+    expect(long.best).toEqual(usual.best);
+    const flexOf = (o: typeof long) => o.sizes.find((s) => s.nm === 100)!.flexIndex;
+    expect(flexOf(long)).toBeGreaterThan(flexOf(usual) * 1.5);
+  });
+  test.each([
+    ['lawn-voile', 16.7],
+    ['lawn-voile', 25],
+    ['lame', 16.7],
+  ])('%s keeps a fine needle for tex %p, and nothing is said of its bending', (cloth, tex) => {
+    const out = ask({ thread: { tex, fibre: 'polyester-filament' } }, cloth);
+    expect(out.best!.nm).toBeGreaterThanOrEqual(70);
+    expect(out.best!.nm).toBeLessThanOrEqual(90);
+    expect(codes(out.cautions)).not.toContain('flex-high');
+  });
+  test('thick thread asks for a large eye at 110 to 120, never for a thicker blade', () => {
+    const out = ask({ thread: { tex: 80, fibre: 'cotton' }, eye: 'large' });
+    expect([110, 120]).toContain(out.best!.nm);
+    const none = ask({ thread: { tex: 80, fibre: 'cotton' }, owned: [100, 130, 140] });
+    expect(none.cautions[0]!.text).toMatch(/Nm 1[12]0 with a large eye/);
   });
   test('cloth that keeps holes takes the thinner of two that fit', () => {
     const keeps = fabrics.rows.find((f) => f.keepsHoles >= 3)!;

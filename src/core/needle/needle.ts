@@ -7,7 +7,15 @@ import { EYE_SHARE, type Eye, NEEDLE_SIZES, type Point, usSize } from '../tables
 import { firmness, holeMemory, type Sandwich } from '../sandwich/sandwich';
 import type { Thread } from '../thread/thread';
 import { EYE_BEST, EYE_USABLE, eyeRatio } from './eye';
-import { basteFlexIndex, FLEX_BEST, FLEX_LAST_RESORT, FLEX_USABLE, flexIndex } from './flex';
+import {
+  basteFlexIndex,
+  feltFlexIndex,
+  FLEX_BEST,
+  FLEX_LAST_RESORT,
+  FLEX_SAID,
+  FLEX_USABLE,
+  flexIndex,
+} from './flex';
 import { KEEPS_HOLES, perforation, PERFORATION_REFUSE, PERFORATION_WARN } from './perforation';
 
 export type Verdict = 'best' | 'usable' | 'refused';
@@ -51,6 +59,10 @@ const ROOMY = 0.5;
 /** Among equals the thinner blade marks the cloth less. */
 const PER_HUNDREDTH_MM = 0.002;
 const OUTSIDE_LABEL = 0.8;
+/** No blade thicker than this is advised: for thread that wants more, the answer is a large eye. */
+const THICKEST_NM = 120;
+/** Fine cloth keeps a needle of these sizes where the thread runs in its eye, whatever the flex. */
+const FINE_CLOTH_NM = [70, 90] as const;
 /** A size that is best in every way is taken before a thinner one that is only usable. */
 const LESS_THAN_BEST = 0.1;
 
@@ -69,22 +81,24 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
       ? flexIndex(nm, request.spi, firm)
       : basteFlexIndex(nm, request.basteInPerS, firm);
   const holes = perforation(nm, request.spi);
+  const felt = request.basteInPerS === undefined ? feltFlexIndex(nm, request.spi, firm) : flex;
   const off = outside(ratio, EYE_BEST, EYE_USABLE);
   // A little room is hardly felt: it grows with the square, and at its limit is half of what tight is.
   const eyePenalty = ratio < EYE_BEST[0] ? ROOMY * off ** 2 : off;
-  const flexPenalty = flex <= FLEX_BEST ? 0 : (flex - FLEX_BEST) / (FLEX_USABLE - FLEX_BEST);
+  const fine = inRange(nm, FINE_CLOTH_NM) && isFineCloth(request.sandwich);
+  const flexPenalty = felt <= FLEX_BEST || fine ? 0 : (felt - FLEX_BEST) / (FLEX_USABLE - FLEX_BEST);
   const keeps = memory >= KEEPS_HOLES;
   const holePenalty = keeps ? Math.max(0, (holes - 0.45) / (PERFORATION_WARN - 0.45)) * 0.5 : 0;
   const refused =
     ratio < EYE_USABLE[0] ||
     ratio > EYE_USABLE[1] ||
-    flex > FLEX_LAST_RESORT ||
+    (felt > FLEX_LAST_RESORT && !fine) ||
     (keeps && holes > PERFORATION_REFUSE);
   const best = eyePenalty === 0 && flexPenalty === 0 && !(keeps && holes > PERFORATION_WARN);
   const marks = PER_HUNDREDTH_MM * nm * (1 + memory / 2);
   const lesser = best ? 0 : LESS_THAN_BEST;
   // Between 1.6 and 2 a blade is taken only when nothing better is owned.
-  const lastResort = flex > FLEX_USABLE ? 3 : 0;
+  const lastResort = felt > FLEX_USABLE && !fine ? 3 : 0;
   return {
     nm,
     us: usSize(nm),
@@ -96,6 +110,9 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
     parts: { eye: eyePenalty, flex: flexPenalty + lastResort, holes: holePenalty },
   };
 }
+
+/** Sheers and the like: a thick blade marks them more than a thin one bends. */
+const isFineCloth = ({ top }: Sandwich): boolean => top.some((t) => fabrics.get(t.fabric).fineNeedle);
 
 /** The point the cloths ask for, as their rows advise; the first in this order where they differ. */
 export function pointFor(top: readonly string[]): Point {
@@ -121,7 +138,9 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
   const memory = holeMemory(topIds);
   const owned = request.owned ?? NEEDLE_SIZES.map((s) => s.nm);
   const sizes = [...new Set(owned)].sort((a, b) => a - b).map((nm) => judge(nm, request, firm, memory));
-  const allowed = sizes.filter((s) => s.verdict !== 'refused');
+  const usable = sizes.filter((s) => s.verdict !== 'refused' && s.nm <= THICKEST_NM);
+  const slim = isFineCloth(sandwich) ? usable.filter((s) => inRange(s.nm, FINE_CLOTH_NM)) : [];
+  const allowed = slim.length > 0 ? slim : usable;
   const model = lowest(allowed, (s) => s.penalty);
   const reasons: Reason[] = [];
   const cautions: Caution[] = [];
@@ -194,15 +213,17 @@ function explain(
   else if (size.parts.eye > 0.1)
     reasons.push({
       code: 'eye-roomy',
-      text: `Thread fills only ${ratio} of the eye: it has room to wander, and the hole stays larger than the thread. The blade is this thick to stay straight.`,
+      text: `Thread fills only ${ratio} of the eye: it has room to wander, and the hole stays larger than the thread.`,
     });
   if (fibre.eye === 'large' && (request.eye ?? 'standard') === 'standard')
     reasons.push({ code: 'eye-large-better', text: `A large eye is kinder to ${fibre.label} thread.` });
-  if (size.flexIndex > FLEX_BEST)
+  const fine = inRange(size.nm, FINE_CLOTH_NM) && isFineCloth(request.sandwich);
+  const felt = request.basteInPerS === undefined ? feltFlexIndex(size.nm, request.spi, firm) : size.flexIndex;
+  if (felt >= FLEX_SAID && !fine)
     cautions.push({
       code: 'flex-high',
       severity: 'warn',
-      text: `The needle bends (flex ${size.flexIndex.toFixed(2)}): skips may favour one direction.`,
+      text: `The needle bends (flex ${felt.toFixed(2)}): skips may favour one direction.`,
       act:
         stifferNeedle(size, request, firm) ??
         (request.basteInPerS === undefined ? 'Shorten the stitch.' : 'Baste more slowly.'),
@@ -227,8 +248,9 @@ function stifferNeedle(size: SizeVerdict, request: NeedleRequest, firm: number):
   const up = NEEDLE_SIZES.find(
     (s) =>
       s.nm > size.nm &&
+      s.nm <= THICKEST_NM &&
       (request.basteInPerS === undefined
-        ? flexIndex(s.nm, request.spi, firm)
+        ? feltFlexIndex(s.nm, request.spi, firm)
         : basteFlexIndex(s.nm, request.basteInPerS, firm)) <= FLEX_BEST &&
       eyeRatio(request.thread, s.nm, eye) >= EYE_BEST[0],
   );
@@ -241,7 +263,7 @@ function buyAdvice(request: NeedleRequest, firm: number, memory: number): string
   for (const eye of Object.keys(EYE_SHARE) as Eye[]) {
     const best = lowest(
       NEEDLE_SIZES.map((s) => judge(s.nm, { ...request, eye }, firm, memory)).filter(
-        (s) => s.verdict !== 'refused',
+        (s) => s.verdict !== 'refused' && s.nm <= THICKEST_NM,
       ),
       (s) => s.penalty,
     );

@@ -1,6 +1,7 @@
 import { PERFORATION_REFUSE, PERFORATION_WARN, KEEPS_HOLES, perforation } from '../needle/perforation';
 import type { Caution, Reason } from '../notes';
 import { holeMemory } from '../sandwich/sandwich';
+import { fabrics } from '../tables/fabrics';
 import { type Technique, techniques } from '../tables/techniques';
 import { clamp } from '../units/clamp';
 import { spiToMm } from '../units/length';
@@ -20,6 +21,8 @@ export interface RegulateRequest {
   floorSpi?: number;
   /** Stitches per inch fewer, for a thread that asks for it. */
   fewerSpi?: number;
+  /** The thread’s thickness, mm: a stitch is at least nine times as long. */
+  threadMm?: number;
   machine: StitchMachine;
   handInPerS?: number;
   needleNm?: number;
@@ -53,36 +56,56 @@ const IDLE_LOW = { share: 0.12, most: 200 };
 const CURVE_RAISE = 2;
 const UNPICK_SLOW_SPI = 14;
 
-/** The smallest curve of a technique in inches, null when it sews straight lines. */
+/** A stitch is at least so many thread thicknesses long. */
+const THREADS_LONG = 9;
+/** On a cloth that shines every facet is seen: its curves take so many stitches per inch more. */
+const SHINE_RAISE = 1;
+
+/**
+ * The smallest curve of a technique in inches, null when it sews straight lines. A figure or fill drawn smaller than
+ * usual is curved tighter by as much.
+ */
 export function radiusOf(t: Technique, smallestRadiusIn?: number, spacingIn?: number): number | null {
   if (smallestRadiusIn != null) return smallestRadiusIn;
-  return t.radiusIn === 'half-spacing' ? (spacingIn ?? t.usualSpacingIn) / 2 : t.radiusIn;
+  if (t.radiusIn === 'half-spacing') return (spacingIn ?? t.usualSpacingIn) / 2;
+  if (t.radiusIn === null || t.density.kind !== 'spacing' || spacingIn === undefined) return t.radiusIn;
+  return t.radiusIn * Math.min(1, spacingIn / t.usualSpacingIn);
 }
 
 interface Stitches {
   spi: number;
   /** What curve and studio would have had before the holes were counted; null when nothing was held back. */
   heldFrom: number | null;
+  /** What the curve would have had of a thinner thread; null where the thread is not too thick for it. */
+  thinnerWouldHave: number | null;
 }
 
 /** Most whole stitches per inch whose holes take at most this share of the line. */
 const mostAt = (share: number, needleNm: number) => Math.floor((share * 25.4) / (needleNm / 100) + 1e-9);
 
 function stitchesPerInch(request: RegulateRequest, t: Technique, radiusIn: number | null): Stitches {
-  const { machine, needleNm, floorSpi = 0, fewerSpi = 0 } = request;
+  const { machine, needleNm, floorSpi = 0, fewerSpi = 0, threadMm } = request;
   const inRange = (spi: number) => clamp(spi, machine.minSpi, machine.maxSpi);
-  if (request.spi != null) return { spi: inRange(request.spi), heldFrom: null };
-  const base = t.baseSpi;
+  if (request.spi != null) return { spi: inRange(request.spi), heldFrom: null, thinnerWouldHave: null };
+  const base = t.baseSpi + (radiusIn !== null && shines(request.top) ? SHINE_RAISE : 0);
   const wanted = Math.max(
     base,
     floorSpi,
     radiusIn === null ? base : Math.min(smoothSpi(radiusIn), base + CURVE_RAISE),
   );
-  const whole = inRange((wanted > base ? Math.ceil(wanted - 1e-9) : wanted) - fewerSpi);
-  if (needleNm == null || holeMemory(request.top ?? []) < KEEPS_HOLES) return { spi: whole, heldFrom: null };
+  const forCurve = inRange((wanted > base ? Math.ceil(wanted - 1e-9) : wanted) - fewerSpi);
+  const most = threadMm == null ? Infinity : Math.floor(25.4 / (THREADS_LONG * threadMm) + 1e-9);
+  const whole = inRange(Math.min(forCurve, most));
+  const tooThick = radiusIn !== null && curveFacts(radiusIn, whole).curve === 'jagged' && whole < forCurve;
+  const thinnerWouldHave = tooThick ? forCurve : null;
+  if (needleNm == null || holeMemory(request.top ?? []) < KEEPS_HOLES)
+    return { spi: whole, heldFrom: null, thinnerWouldHave };
   const spi = inRange(heldByHoles(whole, needleNm, radiusIn));
-  return { spi, heldFrom: spi < whole ? whole : null };
+  return { spi, heldFrom: spi < whole ? whole : null, thinnerWouldHave };
 }
+
+const shines = (top: readonly string[] | undefined): boolean =>
+  (top ?? []).some((id) => fabrics.get(id, 'top').looks?.shine === 'shiny');
 
 /** On cloth that keeps holes: not above 0.50 of the line while the curve stays better than jagged, never above 0.60. */
 function heldByHoles(whole: number, needleNm: number, radiusIn: number | null): number {
@@ -110,7 +133,8 @@ export function regulate(request: RegulateRequest): Regulation {
   const t = techniques.get(request.technique, 'technique');
   const { machine, modeRule = 'by-technique' } = request;
   const radiusIn = radiusOf(t, request.smallestRadiusIn, request.spacingIn);
-  const { spi, heldFrom } = stitchesPerInch(request, t, radiusIn);
+  const stitches = stitchesPerInch(request, t, radiusIn);
+  const { spi } = stitches;
   const facts = curveFacts(radiusIn, spi);
   const mode = pickMode(modeRule, t, machine.modes);
   const hand = request.handInPerS ?? t.handInPerS;
@@ -134,7 +158,7 @@ export function regulate(request: RegulateRequest): Regulation {
     reasons: [],
     cautions: [],
   };
-  remark(result, request, t, hand, radiusIn, heldFrom);
+  remark(result, request, t, hand, radiusIn, stitches);
   return result;
 }
 
@@ -144,9 +168,16 @@ function remark(
   t: Technique,
   hand: number,
   radiusIn: number | null,
-  heldFrom: number | null,
+  { heldFrom, thinnerWouldHave }: Stitches,
 ) {
   const { reasons, cautions } = out;
+  if (thinnerWouldHave !== null)
+    cautions.push({
+      code: 'thread-too-thick',
+      severity: 'note',
+      text: `Too thick for curves of ${fmt(radiusIn!)} in: its stitches are ${fmt(out.stitchMm)} mm at least, and the curve comes out in corners.`,
+      act: 'Take a finer thread here, or draw the curves larger.',
+    });
   if (request.spi != null && request.spi !== out.spi)
     cautions.push({
       code: 'spi-outside-machine',
@@ -158,7 +189,7 @@ function remark(
       code: 'curve-raises',
       text: `${out.spi} instead of ${t.baseSpi} per inch, for curves of radius ${fmt(radiusIn)} in.`,
     });
-  if ((out.curve === 'faceted' || out.curve === 'jagged') && !t.pilesUp)
+  if ((out.curve === 'faceted' || out.curve === 'jagged') && !t.pilesUp && thinnerWouldHave === null)
     reasons.push({
       code: 'facets-remain',
       text: `Curves of a radius under ${fmt(smoothRadiusIn(out.spi))} in come out ${out.curve} at ${fmt(out.spi)} per inch.`,
@@ -220,4 +251,4 @@ function smootherAct(radiusIn: number | null, maxSpi: number): string | undefine
     : 'Draw the curves larger, or let the facets be.';
 }
 
-const fmt = (n: number) => String(Number(n.toFixed(2)));
+const fmt = (n: number) => String(Number(n.toFixed(n < 1 ? 2 : 1)));

@@ -31,6 +31,8 @@ export interface Fabric {
   tumbles: boolean;
   /** It stands up from the quilt: only a very fine thread sinks into it. */
   standsUp: boolean;
+  /** So light, sheer or smooth that a thick blade marks it for good: Nm 70 to 90, whatever the blade bends. */
+  fineNeedle: boolean;
   /** It is knitted: the needle stays at the size its stretch allows. */
   knit: boolean;
   /** How it looks and feels to someone who does not know its name; nothing for what is not known. */
@@ -50,6 +52,7 @@ const USUAL = {
   tumbles: true,
   standsUp: false,
   knit: false,
+  fineNeedle: false,
   advice: '',
 } as const;
 
@@ -81,6 +84,7 @@ export const fabrics = table<Fabric>('Fabric', [
   }),
   cloth({
     id: 'lawn-voile',
+    fineNeedle: true,
     label: 'lawn or voile',
     thicknessMm: 0.18,
     gM2: 75,
@@ -152,6 +156,7 @@ export const fabrics = table<Fabric>('Fabric', [
   }),
   cloth({
     id: 'satin',
+    fineNeedle: true,
     label: 'satin',
     thicknessMm: 0.22,
     gM2: 120,
@@ -165,6 +170,7 @@ export const fabrics = table<Fabric>('Fabric', [
   }),
   cloth({
     id: 'lame',
+    fineNeedle: true,
     label: 'lamé',
     thicknessMm: 0.2,
     gM2: 90,
@@ -179,6 +185,7 @@ export const fabrics = table<Fabric>('Fabric', [
   }),
   cloth({
     id: 'silk',
+    fineNeedle: true,
     label: 'silk',
     thicknessMm: 0.2,
     gM2: 80,

@@ -21,6 +21,10 @@ export interface Feature {
   foot: 'bowl' | null;
   /** The hands stay under this over it, in/s. */
   handInPerS: number | null;
+  /** Its advice is the cap on the hands: said only where that holds them back. */
+  adviceIsCap: boolean;
+  /** It counts where the needle goes over it, not where a line runs round it. */
+  onlyOver: boolean;
   /** Its parts come loose: not on a child's quilt. */
   smallParts: boolean;
   /** Hard enough to break a needle. */
@@ -48,6 +52,8 @@ const feature = (
   largerNeedle: 0,
   foot: null,
   handInPerS: null,
+  adviceIsCap: false,
+  onlyOver: false,
   smallParts: false,
   breaksNeedles: false,
   advised: true,
@@ -69,6 +75,7 @@ export const features = table<Feature>('Feature', [
     {
       firmness: 1.6,
       wear: 0.6,
+      onlyOver: true,
     },
   ),
   feature(
@@ -83,7 +90,10 @@ export const features = table<Feature>('Feature', [
     wear: 0.8,
     advised: false,
   }),
-  feature('beads', 'beads', 'beads', 'Keep the needle off the beads.', { smallParts: true }),
+  feature('beads', 'beads', 'beads', 'Keep the needle off the beads.', {
+    smallParts: true,
+    handInPerS: 1.2,
+  }),
   feature('fusible-web', 'fusible web', 'web', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature('glue', 'glue', 'glue', 'Gums the needle: wipe it, change it early.', { wear: 0.7 }),
   feature(
@@ -94,6 +104,7 @@ export const features = table<Feature>('Feature', [
     {
       firmnessAtSpots: 2,
       handInPerS: 2,
+      adviceIsCap: true,
       breaksNeedles: true,
     },
   ),
@@ -103,7 +114,7 @@ export const features = table<Feature>('Feature', [
     'pocket',
     'Mark the pocket; stitch inside the flap, never across.',
   ),
-  feature('knots', 'French knots', 'knots', 'Hold them down with lines between.'),
+  feature('knots', 'French knots', 'knots', 'Hold them down with lines between.', { handInPerS: 1.2 }),
   feature('full-area', 'full (fullness)', 'full', 'Quilt it down, denser.'),
   feature(
     'open-seam-pressed',

@@ -42,11 +42,16 @@ export const HARD_SHARE = 0.18;
 const BASE_RATIO = 5;
 const PRIOR_SD = 0.35;
 const THICK_MM = 1.8;
+/** A thread that gives as it feeds balances at so much less. */
+const GIVES = 0.72;
+/** Down to this share of the balance ratio a start still looks balanced. */
+const BALANCES = 0.9;
 
 /** The balance ratio expected before any test, R₀ = 5.0 × factors (judgement). */
 export function balanceRatio(request: Omit<TensionStartRequest, 'learned'>): number {
   const spun = (t: Thread) => fibres.get(t.fibre).surface === 'spun';
   let ratio = BASE_RATIO;
+  if (fibres.get(request.top.fibre).stretches) ratio *= GIVES;
   if (spun(request.bobbin)) ratio *= 0.92;
   if (spun(request.top)) ratio *= 0.95;
   if (eyeRatio(request.top, request.needleNm, request.eye) > EYE_BEST[1]) ratio *= 0.93;
@@ -70,32 +75,32 @@ export function startTension(request: TensionStartRequest): TensionStart {
   const tooHard = ratio * least16 > HARD_SHARE * breaks;
   let bobbinGf = tooHard ? clamp((HARD_SHARE * breaks) / ratio, BOBBIN_GF[0], least16) : least16;
   let topGf = ratio * bobbinGf;
+  const limit = stretches ? STRETCHING_GF[1] : NEAR_BREAK * breaks;
+  const lowered = topGf > limit;
+  if (lowered) {
+    topGf = limit;
+    // A weak thread lowers both together; but below its limit a bobbin no longer feeds.
+    bobbinGf = Math.max(topGf / ratio, BOBBIN_GF[0]);
+  }
   const reasons: Reason[] = [];
   const cautions: Caution[] = [];
   const atLimit = (text: string) => reasons.push({ code: 'bobbin-at-limit', text });
   if (wanted > BOBBIN_GF[1])
     atLimit(`The bobbin stands at ${BOBBIN_GF[1]} gf, the most that still runs freely; the top follows it.`);
-  else if (bobbinGf < BOBBIN_START_GF && !stretches)
+  else if (Math.round(bobbinGf) < BOBBIN_START_GF)
     atLimit(
-      `The bobbin starts at ${Math.round(bobbinGf)} gf to spare a fine top: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
+      `The bobbin starts at ${Math.round(bobbinGf)} gf to spare the top thread: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
     );
-  else if (wanted < BOBBIN_GF[0] && !stretches)
+  else if (wanted < BOBBIN_GF[0])
     atLimit(`The bobbin stands at ${BOBBIN_START_GF} gf, the least that feeds evenly; the top follows it.`);
-  const limit = stretches ? STRETCHING_GF[1] : NEAR_BREAK * breaks;
-  if (topGf > limit) {
-    topGf = limit;
-    // A weak thread lowers both together; under one that stretches the bobbin must still feed.
-    bobbinGf = stretches ? Math.max(topGf / ratio, BOBBIN_GF[0]) : topGf / ratio;
-    if (stretches && bobbinGf < BOBBIN_START_GF)
-      atLimit(
-        `The bobbin starts at ${Math.round(bobbinGf)} gf: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
-      );
-    if (!stretches)
-      cautions.push({
-        code: 'top-near-break',
-        severity: 'warn',
-        text: `This thread breaks at ${Math.round(breaks)} gf: both tensions are lowered to keep the top under ${Math.round(limit)} gf.`,
-      });
+  if (lowered && !stretches) {
+    const balances = topGf / bobbinGf > BALANCES * ratio;
+    cautions.push({
+      code: 'top-near-break',
+      severity: 'warn',
+      text: `This thread breaks at ${Math.round(breaks)} gf: both tensions are lowered to keep the top under ${Math.round(limit)} gf.${balances ? '' : ' It is too weak to balance over a bobbin that still feeds: loops on the back are likely.'}`,
+      ...(balances ? {} : { act: 'Take a stronger thread, or a finer bobbin thread in a case of its own.' }),
+    });
   }
   return { topGf, bobbinGf, ratio, sd: request.learned?.sd ?? PRIOR_SD, reasons, cautions };
 }

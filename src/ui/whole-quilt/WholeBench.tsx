@@ -130,6 +130,8 @@ function Weighed({
     return [{ zoneId: z.id, topId, bobbinId, seenVersion: zone.card?.version ?? 0 }];
   });
   const { together, apart } = answer;
+  const lettersOf = (ids: readonly string[]) =>
+    ids.map((id) => zones.find((z) => z.id === id)?.letter ?? '').join(', ');
   return (
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5 gap-y-1">
@@ -164,7 +166,18 @@ function Weighed({
             <CautionLine caution={c} />
           </li>
         ))}
+        {answer.said.map(({ caution, zones: ids }) => (
+          <li key={caution.text} className="flex gap-2">
+            <b className="whitespace-nowrap">{lettersOf(ids)}</b>
+            <CautionLine caution={caution} />
+          </li>
+        ))}
       </ul>
+      {answer.alike.map((ids) => (
+        <p key={ids.join()} className="mt-1">
+          <b>{lettersOf(ids)}</b> are sewn with one set-up: one test serves them all.
+        </p>
+      ))}
       <table className="mt-2 w-full border-t-2 border-ink text-[14.5px]">
         <HeadRow
           names={['Zone', 'Top and bobbin', 'On its own', 'What the trade costs', 'Refuse']}

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { keepYarnAction } from '@/actions/server';
-import { HOLE_MARGIN } from '@/core/couching/couching';
+import { couchingFoot } from '@/core/couching/couching';
 import { readLengthMm } from '@/core/exchange/read-number';
 import { usualValues } from '@/core/fields/stored';
 import { YARN } from '@/core/fields/yarn';
@@ -63,7 +63,7 @@ export function YarnBench({ yarns, machines }: { yarns: Yarn[]; machines: Machin
                   {feet.length === 0 && <span className="text-ink2">no couching foot’s hole is given</span>}
                   {feet.map((m) => (
                     <span key={m.id} className="block">
-                      {m.couchingHoleMm! >= HOLE_MARGIN * y.diameterMm ? (
+                      {couchingFoot(y.diameterMm, m.couchingHoleMm!) === 'couching' ? (
                         <span className="text-verdigris">runs through on {m.name}</span>
                       ) : (
                         <span className="font-semibold text-madder">

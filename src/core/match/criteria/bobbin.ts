@@ -7,10 +7,10 @@ import { type BobbinContext, capital, type CriterionOf, over } from './criterion
 const THICKER = { tex: 4, costs: 0.1, most: 0.4 } as const;
 
 /**
- * The usual school has a fine filament below: a usual weight costs so much more than a fine one that a fine one of a
- * fitting colour (up to about ΔE 25 from the top) comes before the same thread. Where none is owned all cost it alike.
+ * The usual school has a fine filament below: a usual weight costs more than the most a bobbin's colour can cost, so
+ * that a fine one comes before the same thread. Where none is owned all cost it alike.
  */
-const FINE_BELOW = 0.2;
+const FINE_BELOW = 0.35;
 const [FINE_TEX, USUAL_TEX] = [12, 18] as const;
 
 export const bobbinSize: CriterionOf<BobbinContext> = {

@@ -1,8 +1,10 @@
 import { type CriterionOf, over, type TopContext } from './criterion';
 
 /** Thread lying this thick in a line that is sewn over begins to look like rope, mm. */
-const ROPE_MM = 0.2;
+const ROPE_MM = 0.45;
 const SPAN_MM = 0.1;
+/** What piles up below that is felt a little, and nothing is said of it. */
+const [FELT_MM, FELT] = [0.25, 0.15] as const;
 /** A technique that sews so much twice shows it in full. */
 const ALL_OF_IT = 0.3;
 
@@ -17,7 +19,8 @@ export const buildUp: CriterionOf<TopContext> = {
     if (technique.pilesUp || facts.retraced !== undefined) return 0;
     return (
       Math.min(1, technique.backtrack / ALL_OF_IT) *
-      over(builtMm(technique.backtrack, threadMm), ROPE_MM, SPAN_MM)
+      (over(builtMm(technique.backtrack, threadMm), ROPE_MM, SPAN_MM) +
+        FELT * over(builtMm(technique.backtrack, threadMm), FELT_MM, SPAN_MM))
     );
   },
   say({ facts, technique, threadMm }, penalty) {
@@ -30,7 +33,7 @@ export const buildUp: CriterionOf<TopContext> = {
         },
       };
     if (technique.pilesUp) return {};
-    if (penalty > 0.25)
+    if (builtMm(technique.backtrack, threadMm) >= ROPE_MM)
       return {
         caution: {
           code: 'thread-builds-up',
@@ -38,7 +41,7 @@ export const buildUp: CriterionOf<TopContext> = {
           text: `${share} % of ${technique.label} is sewn over twice: at ${threadMm.toFixed(2)} mm the line turns ropey.`,
         },
       };
-    return technique.backtrack >= 0.15 && penalty < 0.1
+    return technique.backtrack >= 0.3 && penalty < 0.1
       ? {
           reason: {
             code: 'backtrack-forgiven',

@@ -1,6 +1,6 @@
 import type { MatchThread } from '../request';
 import { fibres } from '../../tables/fibres';
-import { effectiveDeltaE, sinkPenalty, spreadOf } from './colour';
+import { sinkPenalty, spreadOf } from './colour';
 import type { CriterionOf, PairContext, TopContext } from './criterion';
 
 /** A thread one looks through: of no colour of its own. */
@@ -46,9 +46,9 @@ export const seenThrough: CriterionOf<PairContext> = {
   id: 'seen-through',
   label: 'Bobbin seen through',
   weight: 1,
-  cost({ top, bobbin, facts: { cloths, masking } }) {
+  cost({ top, bobbin, facts: { cloths } }) {
     const spread = isClear(top) ? spreadOf(bobbin, cloths) : null;
-    return spread ? sinkPenalty(effectiveDeltaE(spread, masking)) : 0;
+    return spread ? sinkPenalty(spread.felt) : 0;
   },
   say: (_, penalty) =>
     penalty > 0.5

@@ -18,6 +18,8 @@ const NEARER_TEXTURE = 0.02;
 const UNKNOWN = 0.4;
 /** Colours that change within about two stitches are mixed by the eye, inches. */
 const MIXED_IN = 0.25;
+/** A thread's colour this near to one of a print's own belongs to it. */
+const IN_PRINT = 15;
 /** A thread this far from the cloth is one the shelf has no better than; another would have to be bought. */
 const FAR_OFF = 18;
 
@@ -28,6 +30,8 @@ interface Spread {
   meanNear: number;
   worst: number;
   least: number;
+  /** What is seen of it: mostly the mean, a quarter the worst cloth, less what each cloth hides. */
+  felt: number;
   worstAt: number;
   leastAt: number;
 }
@@ -52,27 +56,46 @@ function changing({ thread }: TopContext): string {
   return ` Of its ${n} colours${thread.runIn ? `, each for ${thread.runIn} in,` : ''} the one that does it worst counts.`;
 }
 
-/** A variegated thread is judged by its worst colour on every cloth, and by its least where it should show. */
+/**
+ * A thread's colours against the cloths. One that changes along its length is judged on a solid by its worst colour; on
+ * a print by how much of it lies near none of the print's own colours. What each cloth hides is taken off cloth by cloth:
+ * a plain ground beside a print hides nothing.
+ */
 export function spreadOf(thread: MatchThread, cloths: readonly SeenCloth[]): Spread | null {
   const own = coloursOf(thread);
   if (own.length === 0 || cloths.length === 0) return null;
-  const far = cloths.map((cloth) => Math.max(...own.map((lab) => deltaE(lab, cloth.lab))));
+  const onPrint =
+    own.length > 1
+      ? strayOf(
+          own,
+          cloths.filter((c) => c.print),
+        )
+      : null;
+  const far = cloths.map((cloth) =>
+    onPrint !== null && cloth.print ? onPrint : Math.max(...own.map((lab) => deltaE(lab, cloth.lab))),
+  );
   const near = cloths.map((cloth) => Math.min(...own.map((lab) => deltaE(lab, cloth.lab))));
+  const felt = far.map((de, i) => Math.max(0, de - cloths[i]!.hides));
+  const mean = (of: readonly number[]) => of.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0);
   const worst = Math.max(...far);
   const least = Math.min(...near);
   return {
-    mean: far.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0),
-    meanNear: near.reduce((sum, de, i) => sum + de * cloths[i]!.share, 0),
+    mean: mean(far),
+    meanNear: mean(near),
     worst,
     least,
-    worstAt: far.indexOf(worst),
+    felt: 0.75 * mean(felt) + 0.25 * Math.max(...felt),
+    worstAt: felt.indexOf(Math.max(...felt)),
     leastAt: near.indexOf(least),
   };
 }
 
-/** What is seen of a thread that should sink: mostly its mean difference, a quarter the worst cloth, less what the cloth hides. */
-export const effectiveDeltaE = (spread: { mean: number; worst: number }, masking: number): number =>
-  Math.max(0, 0.75 * spread.mean + 0.25 * spread.worst - masking);
+/** How far a thread's colours stray from a print's: the mean distance of those near none, by how many they are. */
+function strayOf(own: readonly Lab[], print: readonly SeenCloth[]): number | null {
+  if (print.length === 0) return null;
+  const nearest = own.map((lab) => Math.min(...print.map((cloth) => deltaE(lab, cloth.lab))));
+  return nearest.reduce((sum, de) => sum + (de > IN_PRINT ? de : 0), 0) / own.length;
+}
 
 /** Nothing up to `from`, 1 where it is plainly wrong, and on from there more slowly, without end. */
 const wrong = (de: number, from: number): number => {
@@ -100,7 +123,7 @@ function seen(c: TopContext): { de: number; spread: Spread | null } | null {
   }
   return c.facts.zone.visibility === 'show'
     ? { de: 0.75 * spread.meanNear + 0.25 * spread.least, spread }
-    : { de: effectiveDeltaE(spread, c.facts.masking), spread };
+    : { de: spread.felt, spread };
 }
 
 /** A thread that lies nearer by this much is plainly nearer, ΔE. */
@@ -111,6 +134,11 @@ const onShelf = (c: TopContext, de: number): boolean =>
     const other = seen({ ...c, thread, fibre: fibres.get(thread.fibre) });
     return other?.spread != null && other.de < de - PLAINLY_NEARER;
   });
+
+/** How far what should show stands off from the cloths, ΔE; null where a colour is not known. */
+export const shownDeltaE = (c: TopContext): number | null => seen(c)?.de ?? null;
+/** Whether it is said of this thread that it is hardly seen. */
+export const hides = (c: TopContext): boolean => showPenalty(seen(c)?.de ?? PLAIN) > 0.5;
 
 /** How well the thread's colour does what the zone asks for. In couching the yarn is seen, not the thread. */
 export const colour: CriterionOf<TopContext> = {

@@ -1,3 +1,5 @@
+import { KEEPS_HOLES } from '../../needle/perforation';
+import { holeMemory } from '../../sandwich/sandwich';
 import type { CriterionOf, TopContext } from './criterion';
 
 /** What every blade marks on plain cotton; only more than that is said. */
@@ -35,7 +37,7 @@ export const blade: CriterionOf<TopContext> = {
     const { eye: e, flex: f, holes: h } = needle.size.parts;
     return Math.max(0, needle.size.penalty - e - f - h) + (needle.wantedPoint ? OTHER_POINT : 0);
   },
-  say({ needle }, penalty) {
+  say({ needle, facts }, penalty) {
     if (needle.wantedPoint)
       return {
         caution: {
@@ -45,7 +47,9 @@ export const blade: CriterionOf<TopContext> = {
           act: `Buy Nm ${needle.nm} ${needle.wantedPoint}.`,
         },
       };
-    return penalty > MARKS
+    const keeps = holeMemory(facts.zone.top.map((f) => f.fabric)) >= KEEPS_HOLES;
+    const bends = needle.choice.cautions.some((c) => c.code === 'flex-high');
+    return keeps && !bends && penalty > MARKS
       ? {
           reason: {
             code: 'blade-marks',
