@@ -90,8 +90,65 @@ test.each([
   [{ seen: ['skipped'], facts: { onset: 'yesterday' } }, 'unknown-id'],
   [{ seen: ['skipped'], done: [{ check: 'path_look', outcome: 'gone' }] }, 'unknown-id'],
   [{ seen: ['skipped'], setup: { spi: 'many' } }, 'bad-fact'],
+  [{ seen: ['skipped'], setup: { colour: 'red' } }, 'unknown-id'],
+  [{ seen: ['skipped'], setup: { topFabric: 'quilting coton' } }, 'unknown-id'],
+  [{ seen: ['skipped'], setup: { feature: ['beeds'] } }, 'unknown-id'],
+  [{ seen: ['skipped'], setup: { needleNm: 'large' } }, 'unknown-id'],
 ])('%j is refused as %s', (evidence, code) => {
   expect(() => diagnose(evidence)).toThrow(expect.objectContaining({ code }) as Error);
+});
+
+test('the set-up may be told in the ids of the tables', () => {
+  const ask = (setup: Record<string, unknown>) =>
+    diagnose({ seen: ['foot_catch', 'bearding'], setup }).causes;
+  expect(
+    ask({
+      topFabric: 'wool-felted',
+      footType: 'bowl',
+      battingFibre: 'cotton-80-20',
+      feature: ['plastic-print'],
+    }),
+  ).toEqual(
+    ask({
+      topFabric: 'wool felt applique',
+      footType: 'cup',
+      battingFibre: 'cotton-polyester',
+      feature: ['plastic print'],
+    }),
+  );
+  // Velvet is a cloth, only nothing is said of it here.
+  expect(ask({ topFabric: 'velvet' })).toEqual(ask({}));
+});
+test.each<[string, Parameters<typeof diagnose>[0], RegExp]>([
+  ['locked solid: the hook is looked at', { seen: ['jam'] }, /^hook_clear$/],
+  [
+    'lint after hours of cotton: no spare case is asked for first',
+    { seen: ['lint_build', 'loops_top'], setup: { threadFibre: 'cotton', hoursSinceCleaning: 12 } },
+    /^bobbin_(look|clean)$/,
+  ],
+  [
+    'loops on curves alone: the hands',
+    { seen: ['eyelash'], facts: { where: 'curves' } },
+    /^slow_down$|^steady_drill$/,
+  ],
+  ['at corners: the hands', { seen: ['eyelash'], facts: { where: 'points-stops' } }, /^steady_drill$/],
+])('a technician’s next step · %s', (_, evidence, check) =>
+  expect(diagnose(evidence).next!.check).toMatch(check),
+);
+test('raised cloth that catches names the kind of foot before its height, curves the hands before the needle', () => {
+  const order = (e: Parameters<typeof diagnose>[0]) => diagnose(e).causes.map((c) => c.id);
+  const caught = order({
+    seen: ['foot_catch'],
+    setup: { feature: ['raised-applique'], footType: 'open-toe' },
+  });
+  expect(caught.indexOf('foot_wrong')).toBeLessThan(caught.indexOf('foot_low'));
+  const loops = order({ seen: ['eyelash'], facts: { where: 'curves' } });
+  for (const needle of ['needle_small', 'needle_worn', 'needle_bent', 'needle_orient'])
+    expect(loops.indexOf('over_speed')).toBeLessThan(loops.indexOf(needle));
+});
+test('flat curves and piled stitches near the sides name the end of the rail', () => {
+  const told = diagnose({ seen: ['short_pile', 'jogs'], facts: { place: 'near-sides' } });
+  expect(told.causes.slice(0, 2).map((c) => c.id)).toContain('rail_end');
 });
 
 describe('in studios whose true figures are not the shipped ones', () => {

@@ -298,7 +298,8 @@ const halves = (of: (c: Cause) => boolean) => (p: readonly number[]) => {
 /** Checks that tell nearly as much a minute as the best are ordered as a technician would: from this share of it on. */
 const NEARLY = 2 / 3;
 /** Whether a check asks for something that lies in no usual drawer, or is used up by it. */
-const wantsPart = (c: Check): boolean => c.tools.some((t) => /spare|new needle|one size|known good|technician/.test(t));
+const wantsPart = (c: Check): boolean =>
+  c.tools.some((t) => /spare|new needle|one size|known good|technician/.test(t));
 
 /**
  * The check that tells most a minute; of those nearly as good the one that tests the likeliest cause and wants no spare
@@ -314,13 +315,10 @@ function nextCheck(p: readonly number[], done: ReadonlySet<string>, book: FaultB
       .filter(({ gain }) => gain > LEAST_GAIN)
       .sort((a, b) => b.gain / b.check.minutes - a.gain / a.check.minutes);
     const most = told[0] ? told[0].gain / told[0].check.minutes : 0;
-    const near = told
+    return told
       .filter(({ check, gain }) => gain / check.minutes >= NEARLY * most)
-      .map(({ check }) => ({ check, of: gainOf(check, p, book, tests) }));
-    // What tells of the likeliest cause: at least half as much of it as the one that tells most.
-    const tells = Math.max(...near.map((n) => n.of)) / 2;
-    const rank = (n: (typeof near)[number]) => (wantsPart(n.check) ? 2 : 0) + (n.of < tells ? 1 : 0);
-    return near.sort((a, b) => rank(a) - rank(b))[0];
+      .map(({ check }) => ({ check, part: wantsPart(check), of: gainOf(check, p, book, tests) }))
+      .sort((a, b) => Number(a.part) - Number(b.part) || b.of - a.of)[0];
   };
   const stops = new Set(causes.rows.filter((c, i) => c.stopWork && p[i]! > STOP_FIRST).map((c) => c.id));
   const found = (stops.size > 0 && best(halves((c) => stops.has(c.id)))) || best(bits);

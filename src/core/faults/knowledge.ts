@@ -91,7 +91,12 @@ const typed = rows as unknown as Rows;
  * What is known of stitch faults: causes, how they show, when, and what checks tell. Expert judgement, no counts behind
  * any figure: a first guess that the studio's own log moves.
  */
-export const causes = table<Cause>('Cause', typed.causes);
+const allPriors = typed.causes.reduce((sum, c) => sum + c.prior, 0);
+/** Their priors add up to 1, whatever was added to the file. */
+export const causes = table<Cause>(
+  'Cause',
+  typed.causes.map((c) => ({ ...c, prior: c.prior / allPriors })),
+);
 export const checks = table<Check>('Check', typed.checks);
 export const contextFacts = table<ContextFact>('Fact', typed.contextFacts);
 export const setupFacts = table<SetupFact>('Set-up fact', typed.setupFacts);

@@ -8,6 +8,7 @@ import {
   type SetupFact,
   setupFacts,
 } from './knowledge';
+import { SETUP_WORDS } from './setup-words';
 
 /** What is known of the set-up at the fault, by fact. */
 export type SetupAnswers = Readonly<Record<string, string | number | boolean | readonly string[]>>;
@@ -117,14 +118,16 @@ export const setupReasons = (cause: Cause, known: SetupAnswers): { why: string; 
     .map(({ why, multiply }) => ({ why, multiply }));
 
 /**
- * Checks the names and kinds of what is told of a set-up; facts nothing is known about are let go.
- * @throws CoreError `bad-fact` when a number is told in words or the other way about.
+ * Checks the names and values of what is told of a set-up, in the words of the fault knowledge or the ids of the tables;
+ * what the tables know and the fault knowledge says nothing of is let go.
+ * @throws CoreError `bad-fact` when a number is told in words or the other way about, `unknown-id` for a fact or a
+ * value that stands nowhere.
  */
 export function readSetup(told: Readonly<Record<string, unknown>> = {}): SetupAnswers {
   const known: Record<string, Value> = {};
   for (const [id, value] of Object.entries(told)) {
-    const fact = setupFacts.find(id);
-    if (!fact || value === null || value === undefined) continue;
+    if (value === null || value === undefined) continue;
+    const fact = setupFacts.get(id, `setup.${id}`);
     const bad = (want: string) =>
       new CoreError('bad-fact', `“${fact.label}” must be ${want}.`, `setup.${id}`);
     if (fact.type === 'number') {
@@ -135,25 +138,33 @@ export function readSetup(told: Readonly<Record<string, unknown>> = {}): SetupAn
       known[id] = value;
     } else if (fact.type === 'set') {
       if (!Array.isArray(value) || !value.every((v) => typeof v === 'string')) throw bad('a list');
-      known[id] = value;
+      known[id] = (value as string[]).flatMap((v) => categoryOf(fact, v) ?? []);
     } else {
       if (typeof value !== 'string' && typeof value !== 'number') throw bad('one of its values');
-      known[id] = categoryOf(fact, value);
+      const name = categoryOf(fact, value);
+      if (name !== null) known[id] = name;
     }
   }
   return known;
 }
 
-/** A category by name; of sizes the nearest that stands in the mix. */
+/** A category by its name or the tables' id for it; of sizes the nearest; null for what nothing is said of. */
 function categoryOf(
   fact: Extract<SetupFact, { mix: Readonly<Record<string, number>> }>,
   value: string | number,
-): string {
-  const name = String(value).replace(/^regulated-/, '');
+): string | null {
+  const { ids = [], words = {} } = SETUP_WORDS[fact.id] ?? {};
+  const name = words[String(value)] ?? String(value);
   const names = Object.keys(fact.mix);
-  if (names.includes(name) || names.some((n) => Number.isNaN(Number(n))) || !Number.isFinite(Number(value)))
-    return name;
-  return names.reduce((best, n) =>
-    Math.abs(Number(n) - Number(value)) < Math.abs(Number(best) - Number(value)) ? n : best,
+  if (names.includes(name)) return name;
+  if (names.every((n) => Number.isFinite(Number(n))) && value !== '' && Number.isFinite(Number(value)))
+    return names.reduce((best, n) =>
+      Math.abs(Number(n) - Number(value)) < Math.abs(Number(best) - Number(value)) ? n : best,
+    );
+  if (ids.includes(name)) return null;
+  throw new CoreError(
+    'unknown-id',
+    `“${value}” is not known for “${fact.label}”. Known: ${[...new Set([...names, ...ids])].join(', ')}.`,
+    `setup.${fact.id}`,
   );
 }
