@@ -85,6 +85,7 @@ export const FAULT_VERBS: Record<string, Verb> = {
       shortestMm: s.num,
       boundariesMm: s.list(s.num),
       trust: s.oneOf(['good', 'look', 'cannot']),
+      'other?': s.answer({ stitches: s.num, spi: s.num, meanMm: s.num, cvPct: s.num }),
     }),
     (ask: { widthPx: number; heightPx: number; grayBase64: string; mmPerPx: number; path: Spot[] }) => {
       const pixels = ask.widthPx * ask.heightPx;

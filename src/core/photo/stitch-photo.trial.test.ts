@@ -1,4 +1,4 @@
-import { stitchPicture, type StitchPictureKind } from '../testing/stitch-picture';
+import { anyPicture, otherPicture, stitchPicture, type StitchPictureKind } from '../testing/stitch-picture';
 import { stitchPhoto } from './stitch-photo';
 
 const plain: StitchPictureKind = {
@@ -79,4 +79,30 @@ test('a picture whose size and values do not agree is refused', () => {
       [9, 9],
     ]),
   ).toThrow(/do not agree/);
+});
+
+test.each([
+  ['as a quilter might take it', anyPicture, 14, 0.85],
+  ['of another hand: shiny, tonal, ribbed, limping', otherPicture, 14, 0.8],
+] as const)('what is called good is good, on pictures %s', (_, draw, n, least) => {
+  const told = Array.from({ length: n }, (_x, i) => {
+    const { picture, path, mmPerPx, truth } = draw(7000 + i);
+    const { trust, spi } = stitchPhoto(picture, mmPerPx, path);
+    return { good: trust === 'good', right: Math.abs(spi / truth.spi - 1) <= 0.02 };
+  });
+  const good = told.filter((t) => t.good);
+  expect(good.length / n).toBeGreaterThan(0.4);
+  expect(good.filter((t) => t.right).length / good.length).toBeGreaterThan(least);
+  expect(told.filter((t) => t.right).length / n).toBeGreaterThan(0.7);
+});
+test('where half or twice as many explain the line nearly as well, the other count is shown', () => {
+  const shown = Array.from({ length: 8 }, (_, i) => {
+    const { picture, path, mmPerPx } = otherPicture(7100 + i);
+    return stitchPhoto(picture, mmPerPx, path);
+  }).filter((t) => t.other);
+  expect(shown.length).toBeGreaterThan(0);
+  for (const t of shown) {
+    expect(t.other!.stitches).not.toBe(t.stitches);
+    expect(t.other!.spots).toHaveLength(t.other!.stitches + 1);
+  }
 });

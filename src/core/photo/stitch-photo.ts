@@ -2,7 +2,8 @@ import { CoreError } from '../notes';
 import { MM_PER_INCH } from '../units/length';
 import { type GreyPicture, profileAlong, smoothed, type Spot } from './strip';
 
-export interface StitchPhoto {
+/** One way to read the line: its stitches and where their holes lie. */
+export interface StitchReading {
   stitches: number;
   spi: number;
   meanMm: number;
@@ -14,10 +15,15 @@ export interface StitchPhoto {
   boundariesMm: number[];
   /** The same holes in the picture, px. */
   spots: Spot[];
+}
+
+export interface StitchPhoto extends StitchReading {
   /** Good: to be relied on. Look: check the marks by eye. Cannot: no number should be taken from it. */
   trust: 'good' | 'look' | 'cannot';
   /** Why it is not good, in words. */
   reason?: string;
+  /** Another count that explains the line nearly as well: half or twice as many, mostly. */
+  other?: StitchReading;
 }
 
 /** Stitches between these lengths are looked for, mm: 22 to 3.4 to the inch. */
@@ -42,6 +48,11 @@ const ABOUT_AS_WELL = 0.06;
 const EXPLAINED = 0.3;
 const HARDLY = 0.2;
 const CLEAR_AT_ALL = 0.35;
+/** Another count is shown where it explains nearly as much of the line. */
+const RIVALS = 0.2;
+/** Of the holes so many must be clear, and stitches no more uneven than this, %, for a count to be called good. */
+const CLEAR_HOLES = 0.9;
+const VERY_UNEVEN = 16;
 const FEWEST_STEPS = 60;
 const FEWEST_STITCHES = 4;
 
@@ -79,7 +90,6 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
   });
   if (spots.length < FEWEST_STEPS || lengthMm < FEWEST_STITCHES * SHORTEST_MM)
     return nothing('The line is too short, or the picture too coarse, to count stitches.');
-  if (clear < CLEAR_AT_ALL) return nothing('The thread does not stand out from the cloth along this line.');
   const found = bands
     .map((band) => {
       const level = smoothed(band, Math.round(SHADE_MM / stepMm));
@@ -103,9 +113,29 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
   const best = found
     .filter((f) => f.explains > most - ABOUT_AS_WELL)
     .sort((a, b) => b.holes.length - a.holes.length || b.explains - a.explains)[0];
-  if (!best) return nothing('No even row of holes is to be seen along this line.');
-  const other = found.find((f) => f.sign !== best.sign) ?? best;
-  const mm = best.holes.map((s) => s * stepMm);
+  if (!best)
+    return nothing(
+      clear < CLEAR_AT_ALL
+        ? 'The thread does not stand out from the cloth along this line.'
+        : 'No even row of holes is to be seen along this line.',
+    );
+  const turned = found.find((f) => f.sign !== best.sign) ?? best;
+  const unlike = found.filter((f) => f.holes.length !== best.holes.length);
+  // Candidates come with what explains most first.
+  const rival = unlike.find((f) => f.explains > best.explains - RIVALS);
+  const near = unlike.find((f) => Math.abs(f.holes.length / best.holes.length - 1) <= 0.25);
+  const read = readingOf(best.holes, stepMm, spots);
+  const told = judged(best, turned, {
+    cvPct: read.cvPct,
+    rivalled: near !== undefined && near.explains >= best.explains,
+    faint: clear < CLEAR_AT_ALL,
+  });
+  return { ...read, ...told, ...(rival ? { other: readingOf(rival.holes, stepMm, spots) } : {}) };
+}
+
+/** A row of holes, in steps along the line, as stitches. */
+function readingOf(holes: readonly number[], stepMm: number, spots: readonly Spot[]): StitchReading {
+  const mm = holes.map((s) => s * stepMm);
   const lengths = mm.slice(1).map((x, i) => x - mm[i]!);
   const n = lengths.length;
   const meanMm = (mm.at(-1)! - mm[0]!) / n;
@@ -118,8 +148,7 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
     longestMm: Math.max(...lengths),
     shortestMm: Math.min(...lengths),
     boundariesMm: mm.map((x) => x - mm[0]!),
-    spots: best.holes.map((s) => spots[Math.min(spots.length - 1, Math.round(s))]!),
-    ...judged(best, other),
+    spots: holes.map((s) => spots[Math.min(spots.length - 1, Math.round(s))]!),
   };
 }
 
@@ -266,17 +295,19 @@ function explained(flat: Float64Array, holes: readonly number[]): number {
 /** How far a count may be trusted, and why not further. */
 function judged(
   { holes, clearShare, between, alike, explains }: Holes & { alike: number; explains: number },
-  other: Holes,
+  turned: Holes,
+  { cvPct, rivalled, faint }: { cvPct: number; rivalled: boolean; faint: boolean },
 ): Pick<StitchPhoto, 'trust' | 'reason'> {
-  const sameCount = holes.length === other.holes.length;
-  if (clearShare < 0.5 || alike < 0.05 || explains < HARDLY)
+  const sameCount = holes.length === turned.holes.length;
+  const look = (why: string) => ({ trust: 'look' as const, reason: `${why}: check the marks by eye.` });
+  if (clearShare < 0.5 || alike < 0.05 || explains < HARDLY || (faint && explains < EXPLAINED))
     return { trust: 'cannot', reason: 'The holes do not stand out evenly enough to be counted.' };
-  if (clearShare < 0.85) return { trust: 'look', reason: 'Some holes are faint: check the marks by eye.' };
-  if (between > 0.2)
-    return { trust: 'look', reason: 'Something shows between the holes too: check the marks by eye.' };
-  if (alike < 0.3 && !sameCount)
-    return { trust: 'look', reason: 'The stitches are uneven, or the light is: check the marks by eye.' };
-  if (explains < EXPLAINED)
-    return { trust: 'look', reason: 'The stitches look little like one another: check the marks by eye.' };
+  if (faint) return look('The thread hardly stands out from the cloth; shadows and holes were counted');
+  if (clearShare < CLEAR_HOLES) return look('Some holes are faint');
+  if (between > 0.2) return look('Something shows between the holes too');
+  if (rivalled) return look('Another count fits as well');
+  if (cvPct > VERY_UNEVEN) return look('The stitches are very uneven, or one was missed');
+  if (alike < 0.3 && !sameCount) return look('The stitches are uneven, or the light is');
+  if (explains < EXPLAINED) return look('The stitches look little like one another');
   return { trust: 'good' };
 }

@@ -18,6 +18,12 @@ export interface StitchPictureKind {
   weave: number;
   /** Light falls off by this share over the picture. */
   falloff: number;
+  /** A glint in the middle of each stitch, as on a shiny thread, grey values. */
+  glint?: number;
+  /** A second weave, of so many mm from rib to rib, as strong as the first. */
+  ribMm?: number;
+  /** Each second stitch longer by this share, as when a machine drags one way. */
+  limp?: number;
   /** How far the drawn line strays from the thread, px. */
   stray: number;
 }
@@ -28,7 +34,7 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
   const mean = 25.4 / kind.spi;
   const lengths = Array.from({ length: kind.stitches }, () =>
     Math.max(mean * 0.35, mean * (1 + kind.cv * gaussian(random))),
-  );
+  ).map((l, i) => l * (1 + (kind.limp ?? 0) * (i % 2 ? 1 : -1)));
   const holes = lengths.reduce<number[]>((at, l) => [...at, at.at(-1)! + l], [0]);
   const total = holes.at(-1)!;
   const angle = (kind.skewDeg * Math.PI) / 180;
@@ -44,7 +50,10 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
       const y = j * kind.mmPerPx - y0;
       const s = x * Math.cos(angle) + y * Math.sin(angle);
       const d = Math.abs(-x * Math.sin(angle) + y * Math.cos(angle));
-      let v = kind.cloth + kind.weave * (Math.sin(x * 16) + Math.sin(y * 16));
+      let v =
+        kind.cloth +
+        kind.weave * (Math.sin(x * 16) + Math.sin(y * 16)) +
+        (kind.ribMm ? kind.weave * 1.5 * Math.sin((2 * Math.PI * x) / kind.ribMm) : 0);
       // Beyond a millimetre from the line there is cloth only.
       if (d > 1) {
         sharp[k] = v * (1 - kind.falloff * (i / width));
@@ -60,6 +69,7 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
           const round = Math.sqrt(1 - (d / half) ** 2);
           const twist = 0.06 * Math.sin((s / 0.4) * 2 * Math.PI + d * 6);
           v = kind.thread * (0.62 + 0.3 * rise * round + 0.08 * round + twist);
+          v += (kind.glint ?? 0) * round * Math.exp(-((f - 0.5) ** 2) / (2 * 0.12 ** 2));
         }
       }
       let nearest = Infinity;
@@ -128,6 +138,36 @@ export function anyPicture(seed: number) {
       weave: between(1, 7),
       falloff: between(0, 0.3),
       stray: between(0, 3),
+    },
+    seed,
+  );
+}
+
+/** Pictures of another hand: shiny or tonal thread, ribbed cloth, a limping machine, longer lines, finer and longer stitches. */
+export function otherPicture(seed: number) {
+  const random = seeded(seed * 104729 + 3);
+  const between = (a: number, b: number) => a + (b - a) * random();
+  const cloth = between(50, 215);
+  const apart = between(4, 70) * (random() < 0.5 ? 1 : -1);
+  return stitchPicture(
+    {
+      spi: between(6, 17),
+      cv: between(0.02, 0.2),
+      stitches: Math.round(between(8, 48)),
+      mmPerPx: between(0.04, 0.14),
+      skewDeg: between(-25, 25),
+      cloth,
+      thread: Math.min(250, Math.max(15, cloth + apart)) / 0.85,
+      threadMm: between(0.2, 0.6),
+      hole: random() < 0.2 ? between(-30, 0) : between(4, 50),
+      blurPx: between(0.3, 2),
+      noise: between(1, 12),
+      weave: between(0, 9),
+      falloff: between(0, 0.5),
+      stray: between(0, 5),
+      glint: random() < 0.5 ? between(10, 60) : 0,
+      ribMm: random() < 0.35 ? between(0.8, 3) : undefined,
+      limp: random() < 0.2 ? between(0.05, 0.18) : 0,
     },
     seed,
   );

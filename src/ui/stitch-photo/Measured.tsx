@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { amendRoundAction } from '@/actions/server';
 import type { stitchesBetween } from '@/core/photo/corrected';
+import type { StitchReading } from '@/core/photo/stitch-photo';
 import { otherWords } from '@/core/photo/other-share';
 import { proven } from '@/core/source/known';
 import type { TestRound } from '@/data/types';
@@ -29,6 +30,7 @@ export function Measured({
   answer,
   told,
   corrected,
+  onOther,
   rounds,
   roundId,
   onKept,
@@ -36,6 +38,8 @@ export function Measured({
   answer: Found;
   told: Told;
   corrected: boolean;
+  /** The other way to read the line is taken. */
+  onOther: (reading: StitchReading) => void;
   rounds: readonly Pick<TestRound, 'id' | 'n'>[];
   /** The test it belongs to, when it came from one. */
   roundId: string | null;
@@ -73,6 +77,12 @@ export function Measured({
       >
         {corrected ? 'Corrected by hand.' : TRUST[answer.trust]} {!corrected && answer.reason}
       </p>
+      {answer.other && !corrected && (
+        <p className="mt-1 flex flex-wrap items-center gap-3">
+          It could also be {answer.other.stitches} stitches, {answer.other.spi.toFixed(1)} to the inch.
+          <Button onClick={() => onOther(answer.other!)}>Count it so</Button>
+        </p>
+      )}
       {answer.otherShare !== null && (
         <p>
           At {Math.round(answer.otherShare * 100)} % of the holes: {otherWords(answer.otherShare)}. Judge it

@@ -243,6 +243,7 @@ export function StitchPhotoBench({
               answer={answer}
               told={told}
               corrected={corrected}
+              onOther={(reading) => setHoles(reading.spots)}
               rounds={rounds}
               roundId={roundId}
               onKept={() => router.push(`/quilts/${quiltId}/test?zone=${zoneId}`)}

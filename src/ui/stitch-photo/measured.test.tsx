@@ -28,6 +28,7 @@ const show = (more: Partial<Parameters<typeof Measured>[0]> = {}) => {
       corrected={false}
       rounds={rounds}
       roundId={null}
+      onOther={() => {}}
       onKept={onKept}
       {...more}
     />,
@@ -78,4 +79,12 @@ test('what cannot be told gives no number and nothing to keep', () => {
 test('without a test it says what to do first', () => {
   show({ rounds: [] });
   expect(screen.getByText(/Judge a test stitch first/)).toBeInTheDocument();
+});
+
+test('the other count is one press away', async () => {
+  const onOther = jest.fn();
+  const other = { ...(found as object), stitches: 24, spi: 22, spots: [] };
+  show({ answer: { ...(found as object), trust: 'look', other } as never, onOther });
+  await userEvent.click(screen.getByRole('button', { name: 'Count it so' }));
+  expect(onOther).toHaveBeenCalledWith(other);
 });
