@@ -30,6 +30,32 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await expect(page.getByText('The Rack is empty')).toBeVisible();
     await expectAccessible(page);
 
+    // From nothing to a first sound set-up: every field and press is counted.
+    const began = Date.now();
+    let presses = 0;
+    const press = async (act: Promise<unknown>) => {
+      presses++;
+      await act;
+    };
+    await press(page.getByRole('main').getByRole('link', { name: 'Quick set-up' }).click());
+    await press(page.getByLabel('Fabric', { exact: true }).selectOption('batik'));
+    await press(page.getByLabel('Technique', { exact: true }).selectOption('feathers'));
+    await press(page.getByLabel(/^Thread, as on its label/).fill('Cotton 50/3 cream 1200 yd'));
+    const answer = page.getByRole('region', { name: 'The set-up' });
+    await expect(answer.getByRole('heading', { name: /^Cotton 50\/3 cream/ })).toBeVisible();
+    await expect(answer.getByText(/^Nm (100|110) · US \d+/)).toBeVisible();
+    await expect(answer.getByText(/Taken for granted: a longarm of the usual kind/)).toBeVisible();
+    expect(presses).toBeLessThanOrEqual(8);
+    expect(Date.now() - began).toBeLessThan(60_000);
+    await expectAccessible(page);
+    await page.getByLabel(/^Thread, as on its label/).fill('tex 900');
+    await expect(page.getByRole('alert').first()).toContainText(/thread|needle/i);
+    await page.getByLabel(/^Thread, as on its label/).fill('');
+    await page.getByRole('button', { name: 'Take in a quilt with it' }).click();
+    await expect(page.getByLabel('The quilt’s name')).toBeVisible();
+    await expect(page.getByLabel('Wishes')).toHaveValue(/^feathers with/);
+    await page.goto(at);
+
     await page.getByRole('link', { name: 'Your machine' }).click();
     await page.getByRole('button', { name: 'Add a machine' }).click();
     await page.getByRole('button', { name: 'Keep this machine' }).click();

@@ -1,6 +1,15 @@
 import 'reflect-metadata';
 import { IsObject } from 'class-validator';
-import type { PhotographMoment } from '@/core/fields/lists';
+import {
+  type PhotographMoment,
+  type Use,
+  USES,
+  VISIBILITIES,
+  type VisibilityWish,
+} from '@/core/fields/lists';
+import { battings as battingKinds } from '@/core/tables/battings';
+import { fabrics as fabricKinds } from '@/core/tables/fabrics';
+import { readBattings, readFabrics } from '@/data/cloths';
 import { v7 as uuidv7 } from 'uuid';
 import {
   countPhotographs,
@@ -16,15 +25,43 @@ import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Maybe, Version, Whole, Yes } from './rules';
+import { FormKey, Id, Maybe, OneOf, PartOf, Text, Version, Whole, Yes } from './rules';
 import { redraw } from './redraw';
 import { save } from './save';
 import { check } from './validate';
+
+/** What a quick set-up says of the quilt it becomes: kinds of fabric and batting, by the ids of the tables. */
+class QuickBegun {
+  @OneOf(fabricKinds.ids, 'Pick the fabric from the list.') fabric!: string;
+  @OneOf(battingKinds.ids, 'Pick the batting from the list.') batting!: string;
+  @OneOf(fabricKinds.ids, 'Pick the backing from the list.') backing!: string;
+  @OneOf(USES, 'Say what it is for.') use!: Use;
+  @OneOf(VISIBILITIES, 'Say how the quilting should look.') visibility!: VisibilityWish;
+  @Text(300) words!: string;
+}
 
 export class BeginIntake {
   @FormKey() key!: string;
   /** A quilt it is to be begun like. */
   @Maybe() @Id('This quilt is not known.') likeId?: string | null;
+  @Maybe() @PartOf(() => QuickBegun) quick?: QuickBegun | null;
+}
+
+/** What a quick set-up said of a quilt, in the words of a talk. */
+async function fromQuick(sql: Sql, quick: QuickBegun): Promise<object> {
+  const [fabrics, battings] = await Promise.all([readFabrics(sql), readBattings(sql)]);
+  const idOf = (rows: readonly { id: string; kind: string }[], kind: string) =>
+    rows.find((r) => r.kind === kind)?.id ?? '';
+  return {
+    record: {
+      use: quick.use,
+      visibility: quick.visibility,
+      battingId: idOf(battings, quick.batting),
+      backingId: idOf(fabrics, quick.backing),
+      wishes: quick.words,
+    },
+    cloths: [{ fabricId: idOf(fabrics, quick.fabric), hex: '', share: '100' }],
+  };
 }
 
 /** What is said already when a quilt is begun like another: its use, layers and layout; whose it is and its size are asked. */
@@ -69,7 +106,11 @@ const MOST_CLOTHS = 12;
 export const beginIntake = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<BeginIntake, { id: string }>(context, 'begin-intake', BeginIntake, input, async (tx, form) => {
     const id = uuidv7();
-    const like = form.likeId ? await likeBefore(tx, form.likeId) : {};
+    const like = form.likeId
+      ? await likeBefore(tx, form.likeId)
+      : form.quick
+        ? await fromQuick(tx, form.quick)
+        : {};
     if (!like) return refuse('This quilt is not known. Go back to the record.', 'likeId');
     await insertIntake(tx, id, like);
     return done({ id });

@@ -121,7 +121,7 @@ const asMatchThread = (c: Cone): MatchThread => ({
 });
 
 /** The drawer, or the one trusted size of a studio that keeps to one (when it owns it). */
-function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): MatchNeedle[] {
+export function needlesFor(drawer: readonly DrawerNeedle[], preferences: Preferences): MatchNeedle[] {
   const pick = drawer.map(({ nm, eye, point }) => ({ nm, eye, point }));
   const trusted =
     preferences.needleSchool === 'one' ? pick.filter((n) => n.nm === preferences.oneNeedleNm) : [];

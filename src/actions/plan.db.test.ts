@@ -200,6 +200,28 @@ describe('the map', () => {
 });
 
 describe('the talk at the counter', () => {
+  test('a talk may begin from a quick set-up: its fabric, layers and words stand in it', async () => {
+    const quick = {
+      fabric: 'batik',
+      batting: 'wool',
+      backing: 'flannel',
+      use: 'wall',
+      visibility: 'show',
+      words: 'feathers with Poly 40 white',
+    };
+    const { id } = value(await beginIntake(thisContext(), { key: key(), quick }));
+    const [kept] = await base.sql<
+      { data: { record: Record<string, string>; cloths: { fabricId: string }[] } }[]
+    >`
+      select data from intake where id = ${id}`;
+    const [batik] = await base.sql<{ id: string }[]>`select id from fabric where kind = 'batik' and shipped`;
+    expect(kept!.data.record).toMatchObject({ use: 'wall', visibility: 'show', wishes: quick.words });
+    expect(kept!.data.cloths[0]!.fabricId).toBe(batik!.id);
+    for (const bad of [{ fabric: 'sheepskin' }, { batting: 7 }, { use: 'sail' }, { words: 'a'.repeat(400) }])
+      expect(paths(await beginIntake(thisContext(), { key: key(), quick: { ...quick, ...bad } }))).toEqual([
+        `quick.${Object.keys(bad)[0]}`,
+      ]);
+  });
   test('is kept as it goes; a second window is told', async () => {
     const { id } = value(await beginIntake(thisContext(), { key: key() }));
     const form = { id, version: 1, step: 2, data: { name: 'Half a bundle' } };

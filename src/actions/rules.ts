@@ -149,6 +149,8 @@ function rulesOf(f: Field): Rule[] {
     case 'number':
     case 'inches':
     case 'mm':
+    case 'metres':
+    case 'grams':
       return [Num(...f.range!, noun)];
     case 'whole':
       return [Whole(...f.range!, noun)];

@@ -20,17 +20,18 @@ export default async function RackPage() {
         title="The Rack is empty"
         act={
           <span className="flex flex-wrap justify-center gap-3">
+            <ButtonLink look="act" href="/set-up">
+              Quick set-up
+            </ButtonLink>
             <ButtonLink href="/workroom/machine">Your machine</ButtonLink>
             <ButtonLink href="/shelf">Your threads</ButtonLink>
             <ButtonLink href="/workroom/needles">Your needles</ButtonLink>
-            <ButtonLink look="act" href="/take-in">
-              Take in a quilt
-            </ButtonLink>
+            <ButtonLink href="/take-in">Take in a quilt</ButtonLink>
           </span>
         }
       >
-        Every quilt that comes in hangs here as a spool, by the week it is due. Say first what you own: a
-        machine, a few cones and needles are enough for a first set-up.
+        Every quilt that comes in hangs here as a spool, by the week it is due. A first set-up needs nothing
+        but a fabric and a thread; say what you own, and it becomes yours.
       </Empty>
     );
   return (

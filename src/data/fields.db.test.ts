@@ -41,6 +41,8 @@ const TYPES: Record<Field['kind'], readonly string[]> = {
   number: ['double precision'],
   inches: ['double precision'],
   mm: ['double precision'],
+  metres: ['double precision'],
+  grams: ['double precision'],
   whole: ['integer'],
   choice: ['text', 'integer'],
   checks: ['ARRAY'],

@@ -8,7 +8,7 @@ import type { Eye, Point } from '../tables/needles';
 import { describeThread } from '../thread/describe';
 import type { Basis } from '../thread/label-forms';
 import { COLUMNS, type ExchangeKind, type Mapping } from './columns';
-import { type DecimalSign, readLengthMm, readNumber } from './read-number';
+import { type DecimalSign, readGrams, readLengthMm, readMetres, readNumber } from './read-number';
 import { readHex, readYes } from './words';
 
 /** What is wrong ('error': the row cannot be stored) or not known ('flag': stored, and said) in one cell. */
@@ -141,6 +141,16 @@ function readCell(r: Reading, f: Field): unknown {
       const mm = readLengthMm(text, r.decimal, f.kind === 'mm' ? 'mm' : 'in');
       if (mm === null) return r.error(f.id, `“${text}” is not a length, such as 6 in or 150 mm.`);
       return within(r, f, f.kind === 'mm' ? mm : mm / 25.4, text);
+    }
+    case 'metres':
+    case 'grams': {
+      const value = (f.kind === 'metres' ? readMetres : readGrams)(text, r.decimal);
+      if (value === null)
+        return r.error(
+          f.id,
+          `“${text}” is no ${f.kind === 'metres' ? 'length, such as 5000 m or 6000 yd' : 'weight, such as 240 g or 8 oz'}.`,
+        );
+      return within(r, f, value, text);
     }
     case 'hex':
       return readHex(text) ?? r.error(f.id, `“${text}” is not a colour. Write six digits, such as #6e3b63.`);

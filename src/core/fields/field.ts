@@ -1,4 +1,4 @@
-/** How a field is asked for and kept. `inches` and `mm` are lengths that may be typed with their unit. */
+/** How a field is asked for and kept. `inches`, `mm`, `metres` and `grams` may be typed with a unit. */
 export type FieldKind =
   | 'text'
   | 'long'
@@ -6,6 +6,8 @@ export type FieldKind =
   | 'whole'
   | 'inches'
   | 'mm'
+  | 'metres'
+  | 'grams'
   | 'choice'
   | 'checks'
   | 'yes'

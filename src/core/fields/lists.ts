@@ -98,3 +98,19 @@ export type CureOutcome = (typeof CURE_OUTCOMES)[number];
 /** When in the life of a quilt a photograph is taken. */
 export const PHOTOGRAPH_MOMENTS = ['take-in', 'test', 'fault', 'hand-back'] as const;
 export type PhotographMoment = (typeof PHOTOGRAPH_MOMENTS)[number];
+
+/** What a quilt is for, as a list shows it. */
+export const USE_LABEL: Readonly<Record<Use, string>> = {
+  bed: 'Bed quilt',
+  baby: 'Baby quilt',
+  wall: 'Wall hanging',
+  show: 'Show quilt',
+  garment: 'Garment',
+  other: 'Something else',
+};
+/** How the quilting should look. */
+export const WISH_LABEL: Readonly<Record<VisibilityWish, string>> = {
+  sink: 'sink in',
+  texture: 'be texture',
+  show: 'show',
+};

@@ -11,7 +11,7 @@ export interface LabelForm {
   example: string;
   pattern: RegExp;
   /** n: the number; plies: 1 unless the label names them. */
-  toTex(n: number, plies: number): number;
+  toTex(n: number, plies: number, fibre: Fibre): number;
   /** A form read only for some fibres. */
   fits?(fibre: Fibre): boolean;
 }
@@ -106,7 +106,32 @@ export const LABEL_FORMS: readonly LabelForm[] = [
     toTex: (n, plies) => denToTex(n) * plies,
     fits: (f) => f.surface === 'filament',
   },
+  {
+    basis: 'wt',
+    example: '0.1 mm on clear thread',
+    pattern: form(String.raw`${N}\s*mm`),
+    toTex: (n, _, fibre) => texOfDiameter(n, fibre),
+    fits: (f) => f.mono,
+  },
+  {
+    basis: 'wt',
+    example: '0.004 in on clear thread',
+    pattern: form(String.raw`${N}\s*(?:in\b|inch|")`),
+    toTex: (n, _, fibre) => texOfDiameter(n * 25.4, fibre),
+    fits: (f) => f.mono,
+  },
+  {
+    basis: 'wt',
+    example: '40 alone, or size 30',
+    pattern: /^\s*(?:size\s*)?(?<n>(?:[89]|[1-9]\d|1[0-4]\d|150))\s*$/iu,
+    toTex: wtToTex,
+    fits: (f) => !f.mono,
+  },
 ];
+
+/** A clear strand by its thickness in mm: the diameter of the model, turned round. */
+const texOfDiameter = (mm: number, { densityGCm3, packing }: Fibre): number =>
+  (mm / 2) ** 2 * 1000 * Math.PI * densityGCm3 * packing;
 
 /** Words a label carries that say nothing of its size. */
 export const IDLE_WORDS =

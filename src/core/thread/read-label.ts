@@ -41,7 +41,7 @@ export function readLabel(label: string, fibreId: string): Reading[] {
     const found = form.pattern.exec(rest);
     if (!found?.groups) continue;
     const n = Number(found.groups.n!.replace(',', '.'));
-    const tex = form.toTex(n, Number(found.groups.plies ?? 1));
+    const tex = form.toTex(n, Number(found.groups.plies ?? 1), fibre);
     if (!Number.isFinite(tex) || tex < TEX_RANGE[0] || tex > TEX_RANGE[1])
       throw new CoreError(
         'label-unreadable',

@@ -31,7 +31,7 @@ test('weighing beats the label and a disagreement is said', () => {
   expect(out.reasons.map((r) => r.code)).toContain('sources-disagree');
 });
 
-test.each(['', 'forty-ish', '40', '50/3 and a bit', '5e9 den', 'Tex 0', 'Tex -4', '🧵'])(
+test.each(['', 'forty-ish', '4', '40 40', '50/3 and a bit', '5e9 den', 'Tex 0', 'Tex -4', '🧵'])(
   '“%s” is an error that lists the forms, never a guess',
   (label) => {
     expect(() => readLabel(label, 'cotton')).toThrow(CoreError);

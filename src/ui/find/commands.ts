@@ -3,6 +3,13 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   { label: 'Rack', also: 'home quilts week due', href: '/' },
   { label: 'Calendar', also: 'frame promise dates due ical', href: '/calendar' },
   { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
+  { label: 'Quick set-up', also: 'needle tension stitches shop thread will this do', href: '/set-up' },
+  { label: 'Fault book', also: 'faults rates causes breaks skipped bearding birdnest', href: '/faults' },
+  {
+    label: 'What this studio has learned',
+    also: 'learned speed hours tension offsets',
+    href: '/workroom/learned',
+  },
   { label: 'Studio record', also: 'handed back home past quilts hours promise', href: '/record' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
   {

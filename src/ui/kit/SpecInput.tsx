@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
 import { ColourField } from './ColourField';
 import { TextArea, TextField } from './Field';
-import type { FieldSpec, Values } from './field-spec';
+import { type FieldSpec, understood, type Values } from './field-spec';
 
 // What draws a list of choices comes with the first field that has one.
 const HexList = dynamic(() => patiently(() => import('./HexList')).then((m) => m.HexList));
@@ -21,7 +21,8 @@ export function SpecInput({
   onChange: (value: Values[string]) => void;
   error?: string;
 }) {
-  const common = { id: `field-${spec.name}`, label: spec.label, hint: spec.hint, error };
+  const hint = understood(spec, value) ?? spec.hint;
+  const common = { id: `field-${spec.name}`, label: spec.label, hint, error };
   const typed = (e: { target: { value: string } }) => onChange(e.target.value);
   switch (spec.kind) {
     case 'long':

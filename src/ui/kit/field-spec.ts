@@ -1,4 +1,4 @@
-import { readLengthMm } from '@/core/exchange/read-number';
+import { readGrams, readLengthMm, readMetres } from '@/core/exchange/read-number';
 import { mmToIn } from '@/core/units/length';
 import { numberOf } from './number-of';
 
@@ -6,7 +6,20 @@ import { numberOf } from './number-of';
 export interface FieldSpec {
   name: string;
   label: string;
-  kind: 'text' | 'long' | 'number' | 'choice' | 'checks' | 'yes' | 'hex' | 'hexes' | 'date' | 'inches' | 'mm';
+  kind:
+    | 'text'
+    | 'long'
+    | 'number'
+    | 'choice'
+    | 'checks'
+    | 'yes'
+    | 'hex'
+    | 'hexes'
+    | 'date'
+    | 'inches'
+    | 'mm'
+    | 'metres'
+    | 'grams';
   hint?: string;
   options?: readonly { value: string; label: string }[];
   /** Words offered while typing. */
@@ -35,10 +48,25 @@ function lengthOf(text: string, unit: 'inches' | 'mm'): number | string | null {
   return mm === null ? text : unit === 'mm' ? mm : mmToIn(mm);
 }
 
+/** What a measure typed with a unit, a fraction or feet was understood as; null where it stands so already. */
+export function understood(spec: FieldSpec, value: unknown): string | null {
+  const text = String(value ?? '').trim();
+  if (!['inches', 'mm', 'metres', 'grams'].includes(spec.kind) || /^\d*([.,]\d+)?$/u.test(text)) return null;
+  const read = sent(spec, text);
+  if (typeof read !== 'number') return null;
+  const unit = { inches: 'in', mm: 'mm', metres: 'm', grams: 'g' }[spec.kind as 'inches' | 'mm' | 'metres' | 'grams'];
+  return `= ${Number(read.toFixed(read < 100 ? 2 : 0))} ${unit}`;
+}
+
 /** What the form holds, as the action takes it. */
 function sent(spec: FieldSpec, value: Values[string]): unknown {
   if (spec.kind === 'number') return numberOf(String(value));
   if (spec.kind === 'inches' || spec.kind === 'mm') return lengthOf(String(value), spec.kind);
+  if (spec.kind === 'metres' || spec.kind === 'grams') {
+    const text = String(value);
+    if (text.trim() === '') return null;
+    return (spec.kind === 'metres' ? readMetres : readGrams)(text, '.') ?? text;
+  }
   if (spec.kind === 'choice') {
     if (value === NONE) return null;
     const numeric = spec.options?.every((o) => o.value === NONE || /^\d+(\.\d+)?$/.test(o.value));

@@ -9,7 +9,7 @@ import { Button } from '@/ui/kit/Button';
 import { ColourField } from '@/ui/kit/ColourField';
 import { TextField } from '@/ui/kit/Field';
 import { Modal } from '@/ui/kit/Modal';
-import { numberOf } from '@/ui/kit/number-of';
+import { readGrams, readMetres } from '@/core/exchange/read-number';
 import { Problems } from '@/ui/kit/Problems';
 import { fromForm, toForm, type Values } from '@/ui/kit/field-spec';
 import { SpecInput } from '@/ui/kit/SpecInput';
@@ -21,10 +21,6 @@ import { LabelReading } from './LabelReading';
 
 const CONE_FIELDS = formFields(CONE);
 
-const asNumber = (v: unknown) => {
-  const n = numberOf(String(v ?? ''));
-  return typeof n === 'number' ? n : null;
-};
 const BLANK = { colour: '', hex: '', remainingM: '' };
 
 /** A cone, or a line of thread in several colours: the label is read as it is typed. */
@@ -64,7 +60,7 @@ export function ConeDialog({ cone, onClose }: { cone: Cone | null; onClose: () =
           const list = values.colours.map((c) => ({
             colour: c.colour,
             hex: c.hex === '' ? null : c.hex,
-            remainingM: numberOf(c.remainingM),
+            remainingM: c.remainingM.trim() === '' ? null : (readMetres(c.remainingM, '.') ?? c.remainingM),
           }));
           send(
             cone
@@ -98,8 +94,8 @@ export function ConeDialog({ cone, onClose }: { cone: Cone | null; onClose: () =
               <LabelReading
                 label={String(v.label)}
                 fibre={String(v.fibre)}
-                fullG={asNumber(v.fullG)}
-                fullM={asNumber(v.fullM)}
+                fullG={readGrams(String(v.fullG ?? ''), '.')}
+                fullM={readMetres(String(v.fullM ?? ''), '.')}
               />
             </section>
             <section aria-label="Colours" className="mt-4 border-t-2 border-ink pt-2">

@@ -137,7 +137,7 @@ export function ConePanel({
                     { name: 'grossG', label: 'On the scale, grams', kind: 'number' },
                     { name: 'tareG', label: 'Empty cone, grams', kind: 'number' },
                   ]
-                : [{ name: 'remainingM', label: 'Metres left', kind: 'number', wide: true }]
+                : [{ name: 'remainingM', label: 'Metres left', hint: 'or yards: 800 yd', kind: 'metres', wide: true }]
             }
             initial={how === 'weighed' ? { tareG: cone.tareG } : {}}
             fixed={{ id: cone.id, how }}

@@ -228,7 +228,7 @@ describe('one cone', () => {
   test('counting by hand', async () => {
     open();
     await userEvent.click(screen.getByRole('radio', { name: 'by hand' }));
-    await fill(screen.getByLabelText('Metres left'), '1200');
+    await fill(screen.getByLabelText(/^Metres left/), '1200');
     await press('Keep this count');
     expect(lastSent(actions.countConeAction)).toMatchObject({ how: 'set', remainingM: 1200 });
   });

@@ -9,6 +9,7 @@ export interface Place {
 export const PLACES: readonly Place[] = [
   { href: '/', label: 'Rack' },
   { href: '/calendar', label: 'Calendar' },
+  { href: '/set-up', label: 'Quick set-up' },
   { href: '/shelf', label: 'Thread shelf' },
   { href: '/workroom', label: 'Workroom', first: '/workroom/machine' },
   { href: '/faults', label: 'Fault book' },

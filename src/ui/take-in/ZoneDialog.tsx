@@ -29,7 +29,7 @@ const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] => [
   { name: 'lengthIn', label: 'Length of the lines', kind: 'number', hint: 'in, for ditch and outline' },
   {
     name: 'visibility',
-    label: 'The stitching should',
+    label: 'The quilting should',
     kind: 'choice',
     options: [
       { value: 'sink', label: 'sink in' },

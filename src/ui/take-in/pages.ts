@@ -1,17 +1,9 @@
+import { USE_LABEL, WISH_LABEL } from '@/core/fields/lists';
 import { PLAN_LABEL } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import type { Machine, StudioBatting } from '@/data/types';
 import type { FieldSpec } from '@/ui/kit/field-spec';
 
-const USE_LABEL = {
-  bed: 'a bed',
-  baby: 'a baby',
-  wall: 'a wall',
-  show: 'a show',
-  garment: 'a garment',
-  other: 'something else',
-};
-const WISH_LABEL = { sink: 'sink in', texture: 'be texture', show: 'show' };
 const options = (labels: Readonly<Record<string, string>>) =>
   Object.entries(labels).map(([value, label]) => ({ value, label }));
 const named = (rows: readonly { id: string; name: string }[]) =>
@@ -42,9 +34,9 @@ export function talkPages(p: {
       specs: [
         { name: 'client', label: 'Client, new or known', kind: 'text', suggest: p.clients },
         { name: 'name', label: 'The quilt’s name', kind: 'text' },
-        { name: 'use', label: 'It is for', kind: 'choice', options: options(USE_LABEL) },
+        { name: 'use', label: 'For', kind: 'choice', options: options(USE_LABEL) },
         { name: 'dueOn', label: 'Promised for', kind: 'date' },
-        { name: 'visibility', label: 'The stitching should', kind: 'choice', options: options(WISH_LABEL) },
+        { name: 'visibility', label: 'The quilting should', kind: 'choice', options: options(WISH_LABEL) },
         { name: 'care', label: 'Washing and ironing to come', kind: 'text', hint: 'as the client says' },
         { name: 'wishes', label: 'Wishes', kind: 'long' },
       ],

@@ -8,8 +8,8 @@ const [SINKS_MM, SHOWS_MM, BOLD_MM] = [0.13, 0.19, 0.28];
 /** What must be read from across a room is so thick; the thinner of these only where its colour is far off. */
 const DOOR_MM = 0.22;
 const DOOR_DELTA_E = 40;
-/** Texture: between these nothing is felt. */
-const [TEXTURE_LOW, TEXTURE_HIGH] = [0.11, 0.19];
+/** Texture: between these, up to the usual forty weight, nothing is felt. */
+const [TEXTURE_LOW, TEXTURE_HIGH] = [0.11, 0.205];
 
 /** A usual weight is never so thick that a finer one in a wrong colour would come before it. */
 const USUAL_TEX = 30;

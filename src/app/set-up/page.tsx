@@ -1,0 +1,72 @@
+import { keptShelf } from '@/actions/kept-shelf';
+import { needlesFor, threadsOf } from '@/actions/match-sources';
+import { USE_LABEL, WISH_LABEL } from '@/core/fields/lists';
+import { battings } from '@/core/tables/battings';
+import { fabrics } from '@/core/tables/fabrics';
+import { techniques } from '@/core/tables/techniques';
+import { readMachines, readScales } from '@/data/machines';
+import { readDrawer } from '@/data/needles';
+import { readPreferences } from '@/data/preferences';
+import { db } from '@/data/sql';
+import { QuickBench } from '@/ui/quick/QuickBench';
+
+export const metadata = { title: 'Quick set-up' };
+
+const options = (rows: readonly { id: string; label: string }[]) =>
+  rows.map((r) => ({ value: r.id, label: r.label }));
+const listed = (labels: Readonly<Record<string, string>>) =>
+  Object.entries(labels).map(([value, label]) => ({ value, label }));
+
+export default async function QuickPage() {
+  const sql = db();
+  const [machines, shelf, drawer, preferences] = await Promise.all([
+    readMachines(sql),
+    keptShelf(sql),
+    readDrawer(sql),
+    readPreferences(sql),
+  ]);
+  const machine = machines[0] ?? null;
+  const measured = machine ? await readScales(sql, machine.id) : [];
+  const named = new Set<string>();
+  // A line in one colour stands once in the list; its colour is seen on the shelf.
+  const threads = threadsOf(shelf.inUse).filter((t) => !named.has(t.name!) && named.add(t.name!));
+  return (
+    <QuickBench
+      first={{
+        fabric: 'quilting-cotton',
+        batting: 'cotton-80-20',
+        technique: 'meander-medium',
+        backing: 'quilting-cotton',
+        thread: '',
+        use: 'bed',
+        visibility: 'texture',
+      }}
+      lists={{
+        fabrics: options(fabrics.rows),
+        battings: options(battings.rows),
+        techniques: options(techniques.rows.filter((t) => !t.leftOpen)),
+        uses: listed(USE_LABEL),
+        wishes: listed(WISH_LABEL),
+      }}
+      studio={{
+        machine: machine && {
+          ...machine,
+          bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+        },
+        threads,
+        needles: preferences ? needlesFor(drawer, preferences) : [],
+        preferences: preferences
+          ? {
+              bobbin: preferences.bobbinSchool,
+              labelRule: preferences.labelRule,
+              modeRule: preferences.modeRule,
+              floorSpi: preferences.floorSpi,
+              oneSpi: preferences.spiSchool === 'one' ? (preferences.oneSpi ?? undefined) : undefined,
+            }
+          : undefined,
+        tensionSchool: preferences?.tensionSchool ?? 'both',
+        measured,
+      }}
+    />
+  );
+}

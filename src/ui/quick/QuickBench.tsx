@@ -1,0 +1,277 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { beginIntakeAction } from '@/actions/server';
+import type { QuickAnswer, QuickAsk, QuickStudio } from '@/core/match/quick';
+import type { MeasuredScale } from '@/core/machine/scales';
+import { predicted } from '@/core/source/known';
+import { MODE_LABEL } from '@/core/stitch/machine';
+import { needleName } from '@/core/tables/needles';
+import { FOOT_LABEL } from '@/core/tables/techniques';
+import { Button, ButtonLink } from '@/ui/kit/Button';
+import { CautionLine } from '@/ui/kit/CautionLine';
+import { Field, TextField } from '@/ui/kit/Field';
+import { Problems } from '@/ui/kit/Problems';
+import { SourceKey, Sourced } from '@/ui/kit/Sourced';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import { useWorker } from '@/ui/kit/use-worker';
+import type { QuickQuestion, QuickTold } from '@/workers/quick.worker';
+
+export interface Option {
+  value: string;
+  label: string;
+}
+export interface QuickLists {
+  fabrics: readonly Option[];
+  battings: readonly Option[];
+  techniques: readonly Option[];
+  uses: readonly Option[];
+  wishes: readonly Option[];
+}
+
+const create = () =>
+  new Worker(new URL('../../workers/quick.worker.ts', import.meta.url), { type: 'module' });
+
+/** Fabric, batting, technique, a thread: and how to set the machine for it, as one types. */
+export function QuickBench({
+  first,
+  lists,
+  studio,
+}: {
+  first: QuickAsk;
+  lists: QuickLists;
+  studio: Omit<QuickStudio, 'scales'> & { measured: readonly MeasuredScale[] };
+}) {
+  const router = useRouter();
+  const [ask, setAsk] = useState(first);
+  const { answer, problem } = useWorker<QuickQuestion, QuickTold>(create, { ask, studio });
+  const begin = useActionForm(beginIntakeAction, ({ id }) => router.push(`/take-in/${id}`));
+  const set = (part: Partial<QuickAsk>) => setAsk((now) => ({ ...now, ...part }));
+  const told = answer?.ok ? answer.value : null;
+  const wrong = answer && !answer.ok ? answer.message : problem;
+  const labelOf = (options: readonly Option[], value: string) =>
+    options.find((o) => o.value === value)?.label ?? value;
+  return (
+    <div className="mx-auto max-w-[1180px] px-6 pt-4 pb-10 max-sm:px-4">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-24">Quick set-up</h1>
+        <p className="flex-1 text-ink2 print:hidden">
+          How to set the machine for a fabric, a batting and a thread. No quilt needed.
+        </p>
+      </div>
+      <div className="mt-3 grid gap-x-8 gap-y-5 lg:grid-cols-[340px_minmax(0,1fr)]">
+        <form
+          aria-label="What is sewn"
+          className="space-y-3 print:hidden"
+          onSubmit={(e) => e.preventDefault()}
+        >
+          <Pick
+            id="quick-fabric"
+            label="Fabric"
+            options={lists.fabrics}
+            value={ask.fabric}
+            onChange={(fabric) => set({ fabric })}
+          />
+          <Pick
+            id="quick-batting"
+            label="Batting"
+            options={lists.battings}
+            value={ask.batting}
+            onChange={(batting) => set({ batting })}
+          />
+          <Pick
+            id="quick-technique"
+            label="Technique"
+            options={lists.techniques}
+            value={ask.technique}
+            onChange={(technique) => set({ technique })}
+          />
+          <TextField
+            id="quick-thread"
+            label="Thread, as on its label"
+            hint="empty: what would you take?"
+            placeholder="Poly 40 white"
+            list="quick-threads"
+            suggest={studio.threads.map((t) => t.name ?? t.id)}
+            value={studio.threads.find((t) => t.id === ask.thread)?.name ?? ask.thread}
+            error={answer && !answer.ok && answer.path === 'thread' ? answer.message : undefined}
+            onChange={(e) => {
+              const name = e.target.value;
+              set({ thread: studio.threads.find((t) => t.name === name)?.id ?? name });
+            }}
+          />
+          <details>
+            <summary className="flex min-h-11 cursor-pointer items-center font-medium">
+              Backing, use, how it should look
+            </summary>
+            <div className="space-y-3">
+              <Pick
+                id="quick-backing"
+                label="Backing"
+                options={lists.fabrics}
+                value={ask.backing}
+                onChange={(backing) => set({ backing })}
+              />
+              <Pick
+                id="quick-use"
+                label="For"
+                options={lists.uses}
+                value={ask.use}
+                onChange={(use) => set({ use: use as QuickAsk['use'] })}
+              />
+              <Pick
+                id="quick-wish"
+                label="The quilting should"
+                options={lists.wishes}
+                value={ask.visibility}
+                onChange={(v) => set({ visibility: v as QuickAsk['visibility'] })}
+              />
+            </div>
+          </details>
+        </form>
+        <section aria-label="The set-up" aria-live="polite" className="min-h-[420px]">
+          {wrong && !told ? (
+            <p role="alert" className="text-20 font-medium text-madder">
+              {wrong}
+            </p>
+          ) : told ? (
+            <>
+              <p className="hidden print:block">
+                {labelOf(lists.fabrics, ask.fabric)}, {labelOf(lists.battings, ask.batting)},{' '}
+                {labelOf(lists.techniques, ask.technique)}
+              </p>
+              <Card told={told} />
+              <div className="mt-4 flex flex-wrap gap-3 print:hidden">
+                <Button
+                  look="act"
+                  disabled={begin.pending}
+                  onClick={() =>
+                    begin.send({
+                      quick: {
+                        fabric: ask.fabric,
+                        batting: ask.batting,
+                        backing: ask.backing,
+                        use: ask.use,
+                        visibility: ask.visibility,
+                        words: `${labelOf(lists.techniques, ask.technique)} with ${told.top.name ?? 'the thread'}`,
+                      },
+                    })
+                  }
+                >
+                  Take in a quilt with it
+                </Button>
+                <Button onClick={() => window.print()}>Print</Button>
+                {studio.threads.length === 0 && <ButtonLink href="/shelf">Add your threads</ButtonLink>}
+              </div>
+              <Problems problems={begin.problems} />
+            </>
+          ) : null}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function Pick({
+  id,
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  id: string;
+  label: string;
+  options: readonly Option[];
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <Field id={id} label={label}>
+      <select
+        id={id}
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+        className="min-h-11 w-full rounded border border-rule bg-cloth px-3 text-16"
+      >
+        {options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.label}
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
+}
+
+const one = (x: number) => String(Number(x.toFixed(1)));
+
+/** The answer as a card: large what is set, small why, and what lies beside it. */
+function Card({ told }: { told: QuickAnswer }) {
+  const { setup: s, top, bobbin } = told;
+  const facts = [
+    [
+      'Needle',
+      needleName(s.needle.nm, s.needle.eye),
+      s.needle.point === 'sharp' ? '' : `${s.needle.point} point`,
+    ],
+    ['Stitches per inch', one(s.spi), `${one(s.stitchMm)} mm`],
+    ['Sewing speed', `${one(s.handInPerS)} in/s`, `machine can follow up to ${one(s.maxInPerS)}`],
+    ['Foot', FOOT_LABEL[s.foot], ''],
+    ['Regulator', MODE_LABEL[s.mode], ''],
+    ['Top tension', told.topWords, ''],
+    ['Bobbin tension', told.bobbinWords, ''],
+  ] as const;
+  return (
+    <>
+      <h2 className="border-t-2 border-ink pt-2 text-20">
+        {top.name} <span className="font-normal text-ink2">on top,</span> {bobbin.name}{' '}
+        <span className="font-normal text-ink2">in the bobbin</span>
+      </h2>
+      <dl className="mt-2 grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3 xl:grid-cols-4">
+        {facts.map(([label, value, beside]) => (
+          <div key={label} className="min-w-0">
+            <dt className="text-13 text-ink2">{label}</dt>
+            <dd className={value.length > 14 ? 'text-16 font-semibold' : 'text-24 leading-tight font-bold'}>
+              <Sourced of={predicted(null)}>{value}</Sourced>
+            </dd>
+            {beside && <dd className="text-13 text-ink2">{beside}</dd>}
+          </div>
+        ))}
+      </dl>
+      <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <section aria-label="Watch for">
+          <h3 className="text-16">Watch for</h3>
+          <ul>
+            {told.watch.map((c) => (
+              <li key={c.text} className="border-t py-1.5">
+                <CautionLine caution={c} />
+              </li>
+            ))}
+            {told.watch.length === 0 && (
+              <li className="border-t py-1.5 text-ink2">Nothing out of the way here.</li>
+            )}
+          </ul>
+        </section>
+        <section aria-label="One step to either side">
+          <h3 className="text-16">One step to either side</h3>
+          <ul>
+            {told.neighbours.map((n) => (
+              <li key={n.what} className="border-t py-1.5">
+                <b className="font-semibold">{n.what}:</b> {n.then}
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+      {told.assumed.length > 0 && (
+        <p className="mt-3 text-ink2">Taken for granted: {told.assumed.join('; ')}.</p>
+      )}
+      <p className="mt-1 text-ink2">
+        Sew a test on the same fabric and batting first; the machine’s manual comes first of all.
+      </p>
+      <div className="mt-2">
+        <SourceKey />
+      </div>
+    </>
+  );
+}
