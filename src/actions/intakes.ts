@@ -50,8 +50,8 @@ export class BeginIntake {
 /** What a quick set-up said of a quilt, in the words of a talk. */
 async function fromQuick(sql: Sql, quick: QuickBegun): Promise<object> {
   const [fabrics, battings] = await Promise.all([readFabrics(sql), readBattings(sql)]);
-  const idOf = (rows: readonly { id: string; kind: string }[], kind: string) =>
-    rows.find((r) => r.kind === kind)?.id ?? '';
+  const idOf = (rows: readonly { id: string; kind: string; shipped: boolean }[], kind: string) =>
+    (rows.find((r) => r.kind === kind && r.shipped) ?? rows.find((r) => r.kind === kind))?.id ?? '';
   return {
     record: {
       use: quick.use,

@@ -1,3 +1,4 @@
+import { readSetup } from './setup-share';
 import { battings } from '../tables/battings';
 import { eyeRatio } from '../needle/eye';
 import type { Eye } from '../tables/needles';
@@ -52,8 +53,5 @@ export function setupFactsOf(s: SetupThen): Record<string, string | number | boo
     footType: s.foot,
     computerGuided: false,
   };
-  return Object.fromEntries(Object.entries(known).filter((e) => e[1] !== undefined)) as Record<
-    string,
-    string | number | boolean | string[]
-  >;
+  return { ...readSetup(known) } as Record<string, string | number | boolean | string[]>;
 }

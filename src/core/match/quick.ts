@@ -156,7 +156,11 @@ function threadsFor(
   const below = threads.some((t) => (t.role ?? 'both') !== 'top') ? threads : [...threads, BOBBIN];
   if (below !== threads && (text || threads.length > 0)) assumed.push(`${BOBBIN.name} in the bobbin`);
   if (!text) {
-    if (threads.length === 0) assumed.push('kinds of thread any shop has, in the fabric’s colour');
+    assumed.push(
+      threads.length === 0
+        ? 'kinds of thread any shop has, in the fabric’s colour'
+        : 'this line in the colour nearest to the fabric',
+    );
     return { threads: threads.length > 0 ? below : KINDS, topId: null };
   }
   if (threads.some((t) => t.id === text)) return { threads: below, topId: text };
@@ -212,7 +216,8 @@ const dropTest = (gf: number): string =>
 const MOST_WATCHED = 3;
 function watchFor({ cautions, reasons, safety }: Setup): Caution[] {
   const asNote = (r: Reason): Caution => ({ ...r, severity: 'note' });
-  const acts = reasons.filter((r) => r.act).map(asNote);
+  // The colour was not asked; it is told among what was taken for granted.
+  const acts = reasons.filter((r) => r.act && r.code !== 'colour-unknown').map(asNote);
   return [...cautions, ...acts, ...safety].slice(0, MOST_WATCHED);
 }
 

@@ -101,7 +101,7 @@ export function QuickBench({
             }}
           />
           <details>
-            <summary className="flex min-h-11 cursor-pointer items-center font-medium">
+            <summary className="min-h-11 cursor-pointer py-2.5 font-medium">
               Backing, use, how it should look
             </summary>
             <div className="space-y-3">

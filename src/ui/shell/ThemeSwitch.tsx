@@ -17,7 +17,7 @@ export function ThemeSwitch({ theme }: { theme: 'daylight' | 'lamp' }) {
       }}
     >
       {now === 'lamp' ? <Sun size={18} aria-hidden /> : <Lamp size={18} aria-hidden />}
-      <span className="max-xl:sr-only">{now === 'lamp' ? 'Daylight' : 'Lamp light'}</span>
+      <span className="max-2xl:sr-only">{now === 'lamp' ? 'Daylight' : 'Lamp light'}</span>
     </button>
   );
 }
