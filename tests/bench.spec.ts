@@ -84,18 +84,18 @@ test('threads tried on the margin, one chosen; the strip on paper; past work to 
   await expect(trials.getByRole('link', { name: 'Match with it' })).toBeVisible();
   await page.getByRole('link', { name: 'Print the strip' }).click();
   await expect(page.getByRole('heading', { name: /^Test strip: Harbour Lights/ })).toBeVisible();
-  await expect(page.getByRole('listitem').first()).toContainText('gf');
+  await expect(page.getByRole('listitem').first()).toContainText('g');
 
   await openQuilt(page, 'Harbour Lights');
   await stepTo(page, 'Match');
   await page.getByRole('link', { name: 'Past work' }).click();
   await expect(page.getByText(/in 100 alike/).first()).toBeVisible();
   await expectAccessible(page);
-  await page.getByLabel('Client, quilt, thread or cloth').fill('Wren');
+  await page.getByLabel('Client, quilt, thread or fabric').fill('Wren');
   await page.getByRole('button', { name: 'Look' }).click();
   await expect(page.getByText(/Wren Aldous/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Begin from this' }).first().click();
   await expect(
-    page.getByRole('group', { name: 'Hold a part' }).getByRole('button', { name: 'Let go of all' }),
+    page.getByRole('group', { name: 'Hold a part' }).getByRole('button', { name: 'Reset' }),
   ).toBeVisible();
 });

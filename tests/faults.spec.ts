@@ -39,7 +39,7 @@ test('a fault’s cause in a few checks, closed with what helped, and learned fr
   await expect(page.getByRole('heading', { name: 'Checks made' })).toBeVisible();
   await page.getByLabel('When did it begin?').selectOption({ index: 1 });
   await expect(page.getByLabel('When did it begin?')).not.toHaveValue('');
-  await page.getByRole('button', { name: 'I know what it is' }).click();
+  await page.getByRole('button', { name: 'Found it' }).click();
   await page.getByLabel(/^Cause/).selectOption({ label: 'none of these: in my own words' });
   await page.getByRole('button', { name: 'Close this fault' }).click();
   await expect(page.getByText(/Say what it was/)).toBeVisible();

@@ -88,7 +88,7 @@ test('a part held stays while the rest adapts; sliders move the drawings and can
   await expect(card).toContainText('9spi');
   await page.getByLabel('Hold the needle').selectOption('60');
   await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
-  await page.getByRole('button', { name: 'Let go of all' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(page.getByRole('img', { name: /needle 1.00 mm/ })).toBeVisible();
   const tension = page.getByRole('slider', { name: 'Top tension' });
   await tension.focus();

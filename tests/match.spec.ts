@@ -17,7 +17,7 @@ async function openMatch(page: Page, quilt: string, view = 'This zone') {
   }
 }
 
-/** A photograph of two cloths, three quarters teal and a quarter sand, drawn by the browser itself. */
+/** A photograph of two fabrics, three quarters teal and a quarter sand, drawn by the browser itself. */
 const twoCloths = async (page: Page, width: number, height: number) =>
   Buffer.from(
     await page.evaluate(
@@ -147,13 +147,13 @@ test('density against the neighbours and the batting, on the map and in a table'
   await expectAccessible(page);
 });
 
-test('an unknown cloth described gets kinds, a cautious set-up, one test, and then its name', async ({
+test('an unknown fabric described gets kinds, a cautious set-up, one test, and then its name', async ({
   page,
 }) => {
   await openMatch(page, 'Salt Pans');
   await page.getByRole('list', { name: 'Zones' }).getByRole('link', { name: /Banks/ }).click();
   await expect(page.getByRole('heading', { level: 2, name: 'Banks' })).toBeVisible();
-  await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: 'Unknown cloth' }).click();
+  await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: 'Unknown fabric' }).click();
   const weight = page.getByRole('textbox', { name: /^Weight/ });
   await weight.fill('heavy');
   await expect(page.getByText('Give the weight as a number.')).toBeVisible();
@@ -167,7 +167,7 @@ test('an unknown cloth described gets kinds, a cautious set-up, one test, and th
   await page.getByLabel('Stretch across').selectOption('3');
   await expect(first.first()).not.toHaveText(before);
   await first.first().getByRole('button', { name: 'It is this' }).click();
-  await expect(page.getByText('The cloth is kept under its kind')).toBeVisible();
+  await expect(page.getByText('The fabric is kept under its kind')).toBeVisible();
 });
 
 test('what would have to be true for a thread to be best here', async ({ page }) => {
@@ -209,7 +209,7 @@ test('every view of Match passes the accessibility check on a tablet and by lamp
   await page.getByRole('button', { name: 'Lamp light' }).click();
   await openMatch(page, 'Slipway');
   const views = page.getByRole('navigation', { name: 'Match' });
-  for (const view of ['This zone', 'Whole quilt', 'Colours', 'Density', 'Unknown cloth']) {
+  for (const view of ['This zone', 'Whole quilt', 'Colours', 'Density', 'Unknown fabric']) {
     await views.getByRole('link', { name: view }).click();
     await expect(views.getByRole('link', { name: view })).toHaveAttribute('aria-current', 'page');
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();

@@ -132,7 +132,7 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await page.goto(match);
     await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
     await expectAccessible(page);
-    for (const view of ['Whole quilt', 'Colours', 'Density', 'Unknown cloth']) {
+    for (const view of ['Whole quilt', 'Colours', 'Density', 'Unknown fabric']) {
       await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: view }).click();
       await expect(
         page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: view }),

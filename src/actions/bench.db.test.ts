@@ -40,11 +40,11 @@ describe('what a proof rests on', () => {
     await base.sql`update quilt set batting_id = ${own!.battingId} where id = ${quiltId}`;
     expect((await setupOf('A')).provenAt).toEqual(before.provenAt);
   });
-  test('another batch of the top thread turns it back; one more balanced test proves it anew', async () => {
+  test('another dye lot of the top thread turns it back; one more balanced test proves it anew', async () => {
     const before = await setupOf('B');
     await base.sql`update cone set batch = '4711' where id = ${before.topId}`;
     const turned = await setupOf('B');
-    expect(turned.turnedBack!.why.join()).toMatch(/another batch of/);
+    expect(turned.turnedBack!.why.join()).toMatch(/another dye lot of/);
     const rounds = await readRounds(base.sql, turned.id);
     value(
       await logTest(thisContext(), {
@@ -131,7 +131,7 @@ test('threads tried on the margin: one is chosen, of those that were sewn, and t
   expect(await readTrials(base.sql, zoneId)).toMatchObject([{ chosenId: coneIds[1], version: 2 }]);
 });
 
-test('past work is of other quilts, and found by client, quilt, thread or cloth', async () => {
+test('past work is of other quilts, and found by client, quilt, thread or fabric', async () => {
   const all = await readPastWork(base.sql, quiltId, '', 400);
   expect(all.length).toBeGreaterThan(5);
   expect(all.some((p) => p.quiltId === quiltId)).toBe(false);

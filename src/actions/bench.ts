@@ -9,7 +9,7 @@ import { EachId, FormKey, PartOf, Id, Maybe, Num, OneOf, Text, Version, Whole, Y
 import { MEANWHILE, type Meanings, save } from './save';
 
 class Measured {
-  @Num(1, 60, 'Stitches to the inch') spi!: number;
+  @Num(1, 60, 'Stitches per inch') spi!: number;
   @Num(0, 300, 'Evenness, per cent,') cvPct!: number;
   @Num(0.05, 60, 'The longest stitch, mm,') longestMm!: number;
   @Num(0.05, 60, 'The shortest stitch, mm,') shortestMm!: number;

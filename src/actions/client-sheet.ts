@@ -94,7 +94,7 @@ export function clientSheet(
         heading: 'To mind',
         lines: [
           ...wash.cautions.map((c) => c.text),
-          'What the maker of cloth, batting or thread says on the label goes before this sheet.',
+          'What the maker of fabric, batting or thread says on the label goes before this sheet.',
         ],
       },
       {

@@ -74,7 +74,7 @@ export async function knownWords(sql: Sql, view: QuiltView, zoneId: string | nul
   const fitted = await readFittedIn(sql, view.quilt.machineId);
   return [
     `${coneName(top)} above`,
-    `${Math.round(setup.provenTopGf ?? setup.topGf)} / ${Math.round(setup.provenBobbinGf ?? setup.bobbinGf)} gf`,
+    `${Math.round(setup.provenTopGf ?? setup.topGf)} / ${Math.round(setup.provenBobbinGf ?? setup.bobbinGf)} g`,
     fitted
       ? `needle Nm ${fitted.nm} after ${Math.round(fitted.stitches / 100) / 10} thousand stitches`
       : `needle Nm ${setup.needleNm}`,

@@ -106,7 +106,7 @@ test('the client’s sheet names what is in it, how it came out and how to wash 
   expect(letter.replace(/=\r?\n/g, '')).toContain('Heron Poly 60');
 });
 
-test('quilts handed back stand in the record with hours, thread and faults, found by cloth, thread and technique', async () => {
+test('quilts handed back stand in the record with hours, thread and faults, found by fabric, thread and technique', async () => {
   const third = await quilt('Tide Table');
   for (const f of third.faults.filter((x) => x.status === 'open'))
     value(

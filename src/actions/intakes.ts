@@ -121,7 +121,7 @@ const MOST_LETTERS = 60_000;
 /** What was said so far, as it was typed: checked only when the talk becomes a quilt. */
 export class KeepIntake {
   @FormKey() key!: string;
-  @Id('This talk is not known. Begin a new one.') id!: string;
+  @Id('This intake is not known. Begin a new one.') id!: string;
   @Version() version!: number;
   @Whole(1, 5, 'The page') step!: number;
   @IsObject({ message: 'What was said could not be read.' }) data!: Record<string, unknown>;
@@ -139,7 +139,7 @@ export async function keepIntake(
     return refuse('That is more than can be kept here.', 'data');
   const version = await updateIntake(sql, form);
   return version === null
-    ? conflict('Another window has gone on with this talk. Reload to see it; nothing was overwritten.')
+    ? conflict('Another window has gone on with this intake. Reload to see it; nothing was overwritten.')
     : done({ version });
 }
 
@@ -163,14 +163,15 @@ export async function addPhotograph(
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
   const intake = await readIntake(sql, ofId);
   const quilt = intake ? null : await readQuilt(sql, ofId);
-  if (!quilt && (!intake || intake.quiltId)) return refuse('This talk is closed. Begin a new one.', 'photo');
+  if (!quilt && (!intake || intake.quiltId))
+    return refuse('This intake is closed. Begin a new one.', 'photo');
   const of = quilt ? { quiltId: ofId } : { intakeId: ofId };
   const { own, bytes: all } = await countPhotographs(sql, of);
   if (own >= (quilt ? MOST_OF_A_QUILT : MOST_IN_A_TALK))
     return refuse(
       quilt
         ? `A quilt keeps ${MOST_OF_A_QUILT} photographs.`
-        : `A talk keeps ${MOST_IN_A_TALK} photographs. Take one out first.`,
+        : `An intake keeps ${MOST_IN_A_TALK} photographs. Take one out first.`,
       'photo',
     );
   if (all + bytes.length > studioBytes())

@@ -267,7 +267,7 @@ describe('colours seen on a photograph', () => {
     };
   };
 
-  test('are kept cloth by cloth, their shares made whole; sent twice they are kept once', async () => {
+  test('are kept fabric by fabric, their shares made whole; sent twice they are kept once', async () => {
     const { zone, form: sent } = await form();
     expect(value(await recolour(thisContext(), sent))).toEqual({ colours: zone.fabrics.length });
     expect(value(await recolour(thisContext(), sent))).toEqual({ colours: zone.fabrics.length });
@@ -292,7 +292,7 @@ describe('colours seen on a photograph', () => {
     ['a share of nothing', { colours: [{ hex: '#102030', share: 0 }] }, 'colours.0.share'],
     ['no colours', { colours: [] }, 'colours'],
     [
-      'more colours than cloths',
+      'more colours than fabrics',
       { colours: Array.from({ length: 12 }, () => ({ hex: '#102030', share: 1 })) },
       'colours',
     ],
@@ -303,7 +303,7 @@ describe('colours seen on a photograph', () => {
   });
 });
 
-describe('an unknown cloth is named', () => {
+describe('an unknown fabric is named', () => {
   const unknown = async (described = '') => {
     const view = await viewOf('Salt Pans');
     const zone = view.zones.find((z) => z.fabrics.some((f) => f.kind === 'unknown'))!;
@@ -323,7 +323,7 @@ describe('an unknown cloth is named', () => {
   test.each([
     ['the kind unknown', { kind: 'unknown' }, 'kind'],
     ['no kind', { kind: 'tarpaulin' }, 'kind'],
-    ['a cloth the zone has not', { position: 11 }, 'zoneId'],
+    ['a fabric the zone has not', { position: 11 }, 'zoneId'],
     ['a place that is none', { position: -1 }, 'position'],
     ['too long a story', { described: 'x'.repeat(501) }, 'described'],
   ])('%s is refused at its field', async (_, part, path) => {
@@ -331,7 +331,7 @@ describe('an unknown cloth is named', () => {
     expect(paths(await nameCloth(thisContext(), { ...form, ...part }))).toEqual([path]);
   });
 
-  test('becomes a cloth of the studio’s own, with what was said of it; the shipped kind stays', async () => {
+  test('becomes a fabric of the studio’s own, with what was said of it; the shipped kind stays', async () => {
     const { zone, position, form } = await unknown('Middling weight, loose weave, no stretch, dull.');
     const { fabricId } = value(await nameCloth(thisContext(), form));
     expect(value(await nameCloth(thisContext(), form)).fabricId).toBe(fabricId);

@@ -47,7 +47,7 @@ import { MEANWHILE, type Meanings, save } from './save';
 const KINDS = [...(Object.keys(PLAN_LABEL) as PlanKind[]), 'like'] as const;
 
 class ZoneCloth {
-  @Id('Pick the cloth.') fabricId!: string;
+  @Id('Pick the fabric.') fabricId!: string;
   /** Left out while nobody has given it. */
   @Maybe() @Hex() hex?: string | null;
   @Num(0.01, 1, 'Its share') share!: number;
@@ -59,7 +59,7 @@ class ZoneCloth {
 /** A bundle on the counter: whose, how large, what for, of what layers, until when. */
 export class TakeIn {
   @FormKey() key!: string;
-  @Id('This talk is not known. Begin a new one.') intakeId!: string;
+  @Id('This intake is not known. Begin a new one.') intakeId!: string;
   @Words(120, 'Give the client’s name.') client!: string;
   @Words(120, 'Give the quilt a name, so that you find it again.') name!: string;
   @ThreeOf('widths', 'width')
@@ -72,13 +72,13 @@ export class TakeIn {
   @Text(2000) watch!: string;
   @Text(500) care!: string;
   @Id('Pick the batting; “unknown batting” is a proper choice.') battingId!: string;
-  @Id('Pick the backing; “unknown cloth” is a proper choice.') backingId!: string;
-  @Maybe() @Num(10, 200, 'The width of the backing cloth, in inches,') backingClothIn?: number | null;
+  @Id('Pick the backing; “unknown fabric” is a proper choice.') backingId!: string;
+  @Maybe() @Num(10, 200, 'The width of the backing fabric, in inches,') backingClothIn?: number | null;
   @Yes() prewash!: boolean;
   @Id('Pick the machine.') machineId!: string;
   @IsArray({ message: 'Say what it is made of.' })
   @ArrayMinSize(1, { message: 'Say what it is made of.' })
-  @ArrayMaxSize(12, { message: 'At most twelve cloths.' })
+  @ArrayMaxSize(12, { message: 'At most twelve fabrics.' })
   @EachOf(() => ZoneCloth)
   fabrics!: ZoneCloth[];
   @IsArray({ message: 'Pick from the list.' })
@@ -99,7 +99,7 @@ const NOT_KNOWN: Meanings = {
   quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
   quilt_backing_id_fkey: ['backingId', 'This backing is not known any more.'],
   quilt_machine_id_fkey: ['machineId', 'This machine is not known any more.'],
-  zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'],
+  zone_fabric_fabric_id_fkey: ['fabrics', 'A fabric is not known any more.'],
 };
 
 /** What each zone of a new plan is quilted with until it is said otherwise. */
@@ -215,7 +215,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
         prewash: form.prewash,
       });
       if (!(await closeIntake(tx, form.intakeId, id)))
-        throw new CoreError('taken-in', 'This talk has already become a quilt. Look on the Rack.', '');
+        throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
       for (const [i, z] of zones.entries()) {
         const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
         await insertZone(tx, {
@@ -251,15 +251,15 @@ export class KeepZone {
   @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
   @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
   @Maybe() @OneOf(SOFTNESSES, 'Soft, usual or firm.') softness?: Softness | null;
-  @Maybe() @Whole(1, 9, 'Times sewn over') retraced?: number | null;
+  @Maybe() @Whole(1, 9, 'Passes over each line') retraced?: number | null;
   @Maybe() @Id('This yarn is not known any more.') yarnId?: string | null;
   @IsArray({ message: 'Pick from the list.' })
   @ArrayUnique({ message: 'A feature stands twice.' })
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
   features!: string[];
-  @IsArray({ message: 'Say which cloth lies in this zone.' })
-  @ArrayMinSize(1, { message: 'Say which cloth lies in this zone.' })
-  @ArrayMaxSize(12, { message: 'At most twelve cloths in a zone.' })
+  @IsArray({ message: 'Say which fabric lies in this zone.' })
+  @ArrayMinSize(1, { message: 'Say which fabric lies in this zone.' })
+  @ArrayMaxSize(12, { message: 'At most twelve fabrics in a zone.' })
   @EachOf(() => ZoneCloth)
   fabrics!: ZoneCloth[];
 }
@@ -273,7 +273,7 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
     async (tx: Sql, form) => {
       if (form.fabrics.every((f) => f.sewnOver === false))
         return refuse(
-          'Every cloth here is left alone: say which of them the stitching goes over.',
+          'Every fabric here is left alone: say which of them the stitching goes over.',
           'fabrics',
         );
       const work: ZoneWork = {
@@ -294,7 +294,7 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
         : conflict(MEANWHILE);
     },
     {
-      zone_fabric_fabric_id_fkey: ['fabrics', 'A cloth is not known any more.'],
+      zone_fabric_fabric_id_fkey: ['fabrics', 'A fabric is not known any more.'],
       zone_yarn_id_fkey: ['yarnId', 'This yarn is not known any more.'],
     },
   );

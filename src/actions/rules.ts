@@ -130,7 +130,7 @@ export const Day = (ask: string): Rule =>
   all(IsDateString({ strict: true }, { message: ask }), Matches(/^\d{4}-\d{2}-\d{2}$/, { message: ask }));
 export const Maybe = (): Rule => all(IsOptional());
 /** The key of one filling of a form. */
-export const FormKey = (): Rule => Id('This form has lost its key. Reload the page; nothing was stored.');
+export const FormKey = (): Rule => Id('This form is out of date. Reload the page; nothing was stored.');
 export const QuiltId = (): Rule => Id('This quilt is not known. Go back to the Rack.');
 export const Version = (): Rule => Whole(0, 1_000_000_000, 'The version this page showed');
 

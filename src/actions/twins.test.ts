@@ -44,7 +44,7 @@ test('a zone that sews like a tested one begins where that one ended, and says w
 });
 test.each<[string, Partial<Zone>, Partial<ChosenSetup>]>([
   ['another technique', { technique: 'echo' }, {}],
-  ['another cloth', { fabrics: [cotton, { kind: 'batik' }] as never }, {}],
+  ['another fabric', { fabrics: [cotton, { kind: 'batik' }] as never }, {}],
   ['a seam of another height', { features: ['bulky-seams'] as never }, {}],
   ['another top thread', {}, { topId: 'sand' }],
   ['another bobbin thread', {}, { bobbinId: 'oat' }],
@@ -73,7 +73,7 @@ test('what is surer than a twin makes it stays as sure', () => {
   );
   expect(cards.get('C')!.ratioSd).toBe(0.08);
 });
-test('one test for several names those that sew alike and are not tested, whatever the order of their cloths', () => {
+test('one test for several names those that sew alike and are not tested, whatever the order of their fabrics', () => {
   const two = [cotton, { kind: 'batik' }] as never;
   const zones = [
     zone('A', { fabrics: two }),

@@ -143,7 +143,7 @@ describe('bobbins and needles', () => {
   });
 });
 
-describe('cloths, rulers, machines, calibrations', () => {
+describe('fabrics, rulers, machines, calibrations', () => {
   test('names are the studio’s own and told apart; shipped kinds cannot be changed', async () => {
     const form = { key: key(), version: 0, name: 'Gale batik', notes: '', kind: 'batik', hex: '#102030' };
     const { id } = value(await keepFabric(thisContext(), form));

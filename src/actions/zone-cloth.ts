@@ -25,8 +25,8 @@ export class RecolourZone {
   @Version() version!: number;
   /** One for each cloth of the zone, in its order. */
   @IsArray({ message: 'The colours could not be read.' })
-  @ArrayMinSize(1, { message: 'Give each cloth a colour.' })
-  @ArrayMaxSize(12, { message: 'A zone has at most twelve cloths.' })
+  @ArrayMinSize(1, { message: 'Give each fabric a colour.' })
+  @ArrayMaxSize(12, { message: 'A zone has at most twelve fabrics.' })
   @EachOf(() => SeenColour)
   colours!: SeenColour[];
 }
@@ -39,7 +39,7 @@ export const recolour = (context: Context, input: unknown): Promise<Result<{ col
     if (!zone) return refuse(GONE, 'zoneId');
     if (zone.version !== form.version) return conflict(MEANWHILE);
     if (zone.fabrics.length !== form.colours.length)
-      return refuse(`This zone has ${zone.fabrics.length} cloths: give each a colour.`, 'colours');
+      return refuse(`This zone has ${zone.fabrics.length} fabrics: give each a colour.`, 'colours');
     const sum = form.colours.reduce((s, c) => s + c.share, 0);
     await recolourZone(
       tx,
@@ -57,7 +57,7 @@ export class NameCloth {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Id('Pick a zone first.') zoneId!: string;
-  @Whole(0, 11, 'The cloth') position!: number;
+  @Whole(0, 11, 'The fabric') position!: number;
   @Version() version!: number;
   @OneOf(fabrics.ids.filter((id) => id !== 'unknown'), 'Pick the kind it is most like.')
   kind!: string;
@@ -92,5 +92,5 @@ export const nameCloth = (context: Context, input: unknown): Promise<Result<{ fa
       await repointCloth(tx, zone.id, form.position, id);
       return done({ fabricId: id });
     },
-    { fabric_name_key: ['kind', 'A cloth of this name is kept already: pick it at Take in.'] },
+    { fabric_name_key: ['kind', 'A fabric of this name is kept already: pick it at Take in.'] },
   );

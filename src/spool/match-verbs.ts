@@ -173,7 +173,7 @@ export const MATCH_VERBS: Record<string, Verb> = {
     ({ topId, ...request }: MatchRequest & { topId: string }) => whatWouldHaveToBeTrue(request, topId),
   ),
   'unknown-cloth': verb(
-    'the nearest kinds of a cloth that is only described, a cautious set-up, and the test to sew first',
+    'the nearest kinds of a fabric that is only described, a cautious set-up, and the test to sew first',
     s.object({
       request: s.object(oneZone),
       clothIndex: { type: 'integer', minimum: 0, maximum: 100 },

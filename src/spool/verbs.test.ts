@@ -233,7 +233,7 @@ describe('what is refused, and where', () => {
       'wound[0].bobbins',
     ],
     [
-      'a zone without cloth',
+      'a zone without fabric',
       'match',
       { ...asked, zone: { ...zone, top: [] } },
       'zone-without-fabric',
@@ -256,7 +256,7 @@ describe('what is refused, and where', () => {
       'limit',
     ],
     [
-      'a cloth that is not there',
+      'a fabric that is not there',
       'unknown-cloth',
       { ...unknown, clothIndex: 7 },
       'no-such-cloth',
@@ -283,7 +283,7 @@ describe('what is refused, and where', () => {
       'out-of-range',
       'zones[0].spacingIn',
     ],
-    ['colours of no cloth', 'colour', { fabrics: [], threads: [], aim: 'sink' }, 'bad-value', 'fabrics'],
+    ['colours of no fabric', 'colour', { fabrics: [], threads: [], aim: 'sink' }, 'bad-value', 'fabrics'],
     ['a ruler of no edge', 'ruler', { offsetIn: 0.25, edge: { kind: 'wavy' } }, 'unknown-id', 'edge.kind'],
     [
       'a yarn of no thickness',

@@ -42,7 +42,7 @@ test('the section carries a scale bar of one millimetre at its own scale', () =>
   expect(bar(wide)).toBeLessThan(bar(d));
 });
 
-test('thick cloth is drawn smaller, so that all of it stays on the page', () => {
+test('thick fabric is drawn smaller, so that all of it stays on the page', () => {
   const thick = sectionDrawing({ ...section, topMm: 2.6, battingMm: 3, loftMm: 15 }, colours);
   const ys = thick.marks.flatMap((m) =>
     [...m.d.matchAll(/[ML] ?-?[\d.]+ (-?[\d.]+)/g)].map((x) => Number(x[1])),

@@ -33,7 +33,7 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.cloth || filter.thread || filter.technique;
   const picks = [
-    ['cloth', 'Cloth', 'every cloth', filter.cloth, fabrics.rows.map((f) => [f.id, f.label] as const)],
+    ['cloth', 'Fabric', 'every fabric', filter.cloth, fabrics.rows.map((f) => [f.id, f.label] as const)],
     ['thread', 'Thread line', 'every thread', filter.thread, lines.map((l) => [l, l] as const)],
     [
       'technique',

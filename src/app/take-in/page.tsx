@@ -15,7 +15,7 @@ const LATELY = 8;
 const ASKED: readonly (readonly [string, string])[] = [
   ['Whose, and what for', 'client, use, how the stitching should look'],
   ['How large', 'three widths and three lengths, so that a wavy edge is seen now'],
-  ['What it is made of', 'cloths with their colours, and what must be minded'],
+  ['What it is made of', 'fabrics with their colours, and what must be minded'],
   ['Backing and batting', 'what the client brought, its label, whether it was washed'],
   ['How it is laid out', 'a plan of zones with their techniques, or drawn on the map'],
 ];

@@ -4,7 +4,7 @@ const PARTS = [
   ['machine', 'Machines'],
   ['needles', 'Needles'],
   ['bobbins', 'Bobbins'],
-  ['cloth', 'Cloth and batting'],
+  ['cloth', 'Fabric and batting'],
   ['yarn', 'Yarn'],
   ['rulers', 'Rulers'],
   ['preferences', 'How we work'],

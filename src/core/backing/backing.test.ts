@@ -4,7 +4,7 @@ import { packSmall } from './pack';
 
 const quilt = { widthIn: 64, lengthIn: 80 };
 
-test('by hand: a wide cloth turned takes the width of the quilt and its margins', () => {
+test('by hand: a wide fabric turned takes the width of the quilt and its margins', () => {
   expect(planBacking({ quilt, marginIn: 4, cloth: { widthIn: 108 } })).toMatchObject({
     layout: 'whole-turned',
     panels: 1,
@@ -13,13 +13,13 @@ test('by hand: a wide cloth turned takes the width of the quilt and its margins'
   });
 });
 
-test('by hand: 44 in cloth is pieced; horizontal seams need 3 panels of 72, vertical ones 2 of 88', () => {
+test('by hand: 44 in fabric is pieced; horizontal seams need 3 panels of 72, vertical ones 2 of 88', () => {
   const b = planBacking({ quilt, marginIn: 4, cloth: { widthIn: 44, selvageIn: 0.5 } });
   expect(b).toMatchObject({ layout: 'vertical-seams', panels: 2, buyIn: 176 });
   expect(b.ways.find((w) => w.layout === 'horizontal-seams')).toMatchObject({ panels: 3, buyIn: 216 });
 });
 
-test('plush and nap run down the quilt, prewashed cloth is bought larger', () => {
+test('plush and nap run down the quilt, prewashed fabric is bought larger', () => {
   expect(planBacking({ quilt, marginIn: 4, cloth: { widthIn: 90, stretch: true } }).layout).toBe('whole');
   expect(planBacking({ quilt, marginIn: 4, cloth: { widthIn: 60, nap: true } }).layout).toBe(
     'vertical-seams',

@@ -88,7 +88,7 @@ export function planBacking(request: BackingRequest): Backing {
   if (!best)
     throw new CoreError(
       'cloth-too-narrow',
-      `Cloth of ${cloth.widthIn} in is too narrow to piece a backing of ${width.toFixed(0)} by ${length.toFixed(0)} in from.`,
+      `Fabric of ${cloth.widthIn} in is too narrow to piece a backing of ${width.toFixed(0)} by ${length.toFixed(0)} in from.`,
       'cloth.widthIn',
     );
   const cautions: Caution[] = [];
@@ -121,7 +121,11 @@ export function planBinding(
     throw new CoreError('strip-width', 'Give the width of the strips in inches.', 'stripIn');
   const usable = cloth.widthIn - 2 * (cloth.selvageIn ?? SELVAGE_IN) - stripIn;
   if (usable <= 0)
-    throw new CoreError('cloth-too-narrow', 'The cloth is too narrow for strips that wide.', 'cloth.widthIn');
+    throw new CoreError(
+      'cloth-too-narrow',
+      'The fabric is too narrow for strips that wide.',
+      'cloth.widthIn',
+    );
   const strips = Math.ceil((2 * (quilt.widthIn + quilt.lengthIn) + mmToIn(300)) / usable);
   return { strips, buyIn: strips * stripIn };
 }

@@ -30,7 +30,7 @@ const penaltyOf = (s: Setup) => s.total;
  */
 export function carefulMatch({ request, clothIndex, description }: CarefulQuestion): CarefulMatch {
   if (!request.zone.top[clothIndex])
-    throw new CoreError('no-such-cloth', 'Pick the cloth of the zone that is not known.', 'clothIndex');
+    throw new CoreError('no-such-cloth', 'Pick the fabric of the zone that is not known.', 'clothIndex');
   const kinds = nearestCloths(description);
   const worst = new Map<string, { setup: Setup; kind: string; met: number }>();
   for (const kind of kinds) {

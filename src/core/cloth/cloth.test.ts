@@ -15,7 +15,7 @@ const described = (id: string): ClothDescription => {
 };
 
 const known = fabrics.rows.filter((f) => f.looks).map((f) => f.id);
-test('every known cloth but the unknown has a look', () => {
+test('every known fabric but the unknown has a look', () => {
   expect(fabrics.ids.filter((id) => !known.includes(id))).toEqual(['unknown']);
 });
 
@@ -145,7 +145,7 @@ describe('a careful set-up', () => {
     expect(told.test.steps.length).toBeGreaterThan(0);
   });
 
-  test('a cloth that is not in the zone is an error', () => {
+  test('a fabric that is not in the zone is an error', () => {
     expect(() => carefulMatch({ request: aMatch(), clothIndex: 3, description: silky })).toThrow(CoreError);
   });
 });

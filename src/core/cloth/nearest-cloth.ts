@@ -57,7 +57,7 @@ const weaveDistance = (a: Weave, b: Weave) =>
  */
 export function nearestCloths(d: ClothDescription): NearCloth[] {
   if (!(d.gM2 >= 20 && d.gM2 <= 1000))
-    throw new CoreError('out-of-range', 'Weights of cloth run from 20 to 1000 g/m².', 'gM2');
+    throw new CoreError('out-of-range', 'Weights of fabric run from 20 to 1000 g/m².', 'gM2');
   if (!(d.stretch >= 0 && d.stretch <= 3))
     throw new CoreError('out-of-range', 'Stretch runs from 0, none, to 3.', 'stretch');
   const ranked = fabrics.rows

@@ -34,7 +34,7 @@ test('a colour against itself is 0, and white is L 100', () => {
   expect(labOf('#ffffff').l).toBeCloseTo(100, 4);
 });
 
-test('sink is judged on the worst cloth, show on the least', () => {
+test('sink is judged on the worst fabric, show on the least', () => {
   const fabrics = [
     { hex: '#ffffff', share: 0.9 },
     { hex: '#101010', share: 0.1 },

@@ -34,7 +34,7 @@ test('the colours of plain areas, largest first, with their shares', () => {
   [haze, navy, lamp].forEach((c, i) => expect(deltaEHex(found[i]!.hex, hexOf(c))).toBeLessThan(1));
 });
 
-test('noise of a camera neither splits a cloth nor moves its colour', () => {
+test('noise of a camera neither splits a fabric nor moves its colour', () => {
   const found = palette(
     picture(
       [
@@ -49,7 +49,7 @@ test('noise of a camera neither splits a cloth nor moves its colour', () => {
   expect(found[1]!.share).toBeCloseTo(0.35, 1);
 });
 
-test('one cloth is one colour', () => {
+test('one fabric is one colour', () => {
   expect(palette(picture([[lamp, 1]]))).toEqual([{ hex: hexOf(lamp), share: 1 }]);
 });
 

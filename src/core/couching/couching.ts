@@ -68,7 +68,7 @@ export function planCouching(r: CouchingRequest): Couching {
     cautions.push({
       code: 'gap-tight',
       severity: 'warn',
-      text: `Lines ${trim(r.gapIn, 2)} in apart run into each other: ${(COUCHED_GAP * yarnIn).toFixed(2)} in at least.`,
+      text: `Lines ${trim(r.gapIn, 2)} in apart run together: ${(COUCHED_GAP * yarnIn).toFixed(2)} in at least.`,
     });
   const yarnM = inToM(r.pathIn) * TAKE_UP + PER_START_M * r.starts;
   return {

@@ -145,7 +145,7 @@ describe('softness as a wish', () => {
   test('met, nothing is said; missed, the gap that would meet it is told, and it does', () => {
     const soft = ask([zone('A', { spacingIn: 1, softness: 'soft' })]);
     expect(codes(soft)).toContain('softness');
-    const gap = Number(/([\d.]+) in apart would do it/.exec(soft.cautions.at(-1)!.text)![1]);
+    const gap = Number(/([\d.]+) in spacing would do it/.exec(soft.cautions.at(-1)!.text)![1]);
     expect(codes(ask([zone('A', { spacingIn: gap + 0.01, softness: 'soft' })]))).not.toContain('softness');
     expect(codes(ask([zone('A', { spacingIn: 1 })]))).not.toContain('softness');
   });
@@ -158,7 +158,7 @@ describe('softness as a wish', () => {
   test('too soft where firm is asked', () => {
     const told = ask([zone('A', { spacingIn: 2, softness: 'firm' })]);
     expect(told.cautions.find((c) => c.code === 'softness')!.text).toMatch(
-      /softer than wished.*in apart would do it/,
+      /softer than wished.*in spacing would do it/,
     );
   });
 });

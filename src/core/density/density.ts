@@ -167,7 +167,7 @@ function softnessCaution(zone: DensityZone, lambda: number, t: Technique, allowe
   const held =
     gap > allowedIn
       ? `This batting allows gaps of ${allowedIn.toFixed(1)} in, which leaves it ${softnessOf((zone.spacingIn * lambda) / allowedIn)}.`
-      : `${Number(gap.toFixed(2))} in apart would do it.`;
+      : `${Number(gap.toFixed(2))} in spacing would do it.`;
   return {
     code: 'softness',
     severity: 'note',

@@ -21,7 +21,7 @@ test('a hole in a piece makes it smaller', () => {
   const ring = [rect(0, 0, 10, 10), rect(3, 3, 4, 4)];
   expect(motifsLeft([zone({ geometry: [ring] })], 4, 'by-size').parts[0]!.openIn).toBeLessThan(5);
 });
-test('a filled zone is not open, unless its cloth is left alone', () => {
+test('a filled zone is not open, unless its fabric is left alone', () => {
   expect(motifsLeft([zone({ technique: 'swirls' })], 4, 'by-size').parts).toEqual([]);
   expect(motifsLeft([zone({ technique: 'swirls', leftAlone: true })], 4, 'by-size').parts).toHaveLength(2);
 });

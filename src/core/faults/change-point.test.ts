@@ -86,7 +86,7 @@ test('rates: what is surely more first, what nothing tells apart by name, what i
   expect(ordered(all).map((x) => x.label)).toEqual(['e', 'd', 'a', 'b', 'c']);
 });
 
-test('a thread on one needle and cloth is drawn to the thread’s own rate, not to the studio’s', () => {
+test('a thread on one needle and fabric is drawn to the thread’s own rate, not to the studio’s', () => {
   const rates = faultRates({
     all: { faults: 20, stitches: 1_000_000 },
     tallies: [{ id: 'fog', faults: 12, stitches: 200_000 }],

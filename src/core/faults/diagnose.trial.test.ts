@@ -135,7 +135,7 @@ test.each<[string, Parameters<typeof diagnose>[0], RegExp]>([
 ])('a technician’s next step · %s', (_, evidence, check) =>
   expect(diagnose(evidence).next!.check).toMatch(check),
 );
-test('raised cloth that catches names the kind of foot before its height, curves the hands before the needle', () => {
+test('raised fabric that catches names the kind of foot before its height, curves the hands before the needle', () => {
   const order = (e: Parameters<typeof diagnose>[0]) => diagnose(e).causes.map((c) => c.id);
   const caught = order({
     seen: ['foot_catch'],

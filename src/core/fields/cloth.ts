@@ -36,7 +36,7 @@ export const FABRIC: readonly Field[] = [
       also: ['type', 'weave', 'material', 'fibre', 'fiber'],
       required: true,
       read: readFabricKind,
-      advice: 'Write “unknown cloth” when you are not sure.',
+      advice: 'Write “unknown fabric” when you are not sure.',
     },
   },
   {
@@ -78,7 +78,10 @@ export const BATTING: readonly Field[] = [
     kind: 'text',
     most: 120,
     mayBeEmpty: true,
-    column: { label: 'Rating as printed', also: ['rating', 'label', 'printed rating'] },
+    column: {
+      label: 'Recommended quilting distance, as printed',
+      also: ['rating', 'label', 'printed rating'],
+    },
   },
   {
     id: 'maxGapIn',

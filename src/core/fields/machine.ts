@@ -57,7 +57,7 @@ export const MACHINE: readonly Field[] = [
     label: 'Modes',
     kind: 'checks',
     choices: MODES.map((value) => ({ value, label: MODE_LABEL[value] })),
-    ask: 'Idling, resting or manual.',
+    ask: 'Say which regulator modes the machine has.',
     usual: [...MODES],
   },
   {

@@ -46,7 +46,7 @@ export const SCHOOLS: readonly Field[] = [
     choices: [
       {
         value: 'per-thread',
-        label: 'size per thread and cloth',
+        label: 'size per thread and fabric',
         does: 'The eye and the flex decide each time.',
       },
       {
@@ -231,9 +231,9 @@ export const SCHOOLS: readonly Field[] = [
     ask: PICK,
     label: 'Prewash and starch',
     choices: [
-      { value: 'ask', label: 'asked per cloth', does: 'Flannel always, the rest as you say.' },
+      { value: 'ask', label: 'asked per fabric', does: 'Flannel always, the rest as you say.' },
       { value: 'always', label: 'always', does: 'Shrinkage is out before cutting.' },
-      { value: 'never', label: 'never', does: 'Crisp cloth; the quilt draws in at its first wash.' },
+      { value: 'never', label: 'never', does: 'Crisp fabric; the quilt draws in at its first wash.' },
     ],
   },
 ];
@@ -260,8 +260,8 @@ export const THRESHOLDS: readonly Field[] = [
   ),
   number(
     'gapShare',
-    'Share of a batting’s rating used',
-    'The share of a batting’s rating',
+    'Share of a batting’s recommended distance used',
+    'The share of a batting’s recommended distance',
     [0.5, 1],
     0.95,
     '0.95 keeps a margin',

@@ -4,15 +4,15 @@ import type { Field } from './field';
 export const ROUND: readonly Field[] = [
   {
     id: 'topGf',
-    label: 'Top, gf',
-    noun: 'Top tension in gf',
+    label: 'Top, g',
+    noun: 'Top tension in g',
     kind: 'number',
     range: [5, 500],
   },
   {
     id: 'bobbinGf',
-    label: 'Bobbin, gf',
-    noun: 'Bobbin tension in gf',
+    label: 'Bobbin, g',
+    noun: 'Bobbin tension in g',
     kind: 'number',
     range: [3, 150],
   },

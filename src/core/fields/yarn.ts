@@ -11,7 +11,7 @@ export const YARN: readonly Field[] = [
     noun: 'Thickness, mm,',
     kind: 'mm',
     range: [0.2, 20],
-    hint: '2.5 mm, or 10 turns to the inch',
+    hint: '2.5 mm, or 10 turns per inch',
     usual: 2.5,
   },
   {

@@ -75,9 +75,9 @@ export function washing(of: MadeOf): Washing {
         ? 'Dry it flat, or in the tumbler at low heat and out while a little damp. Do not hang it by one edge: wet, its own weight pulls the stitches.'
         : 'Dry it flat on a towel, not in the tumbler. Do not hang it by one edge: wet, its own weight pulls the stitches.',
       softens
-        ? 'Iron cool, from the back, through a cloth: a thread in it softens with heat.'
+        ? 'Iron cool, from the back, through a fabric: a thread in it softens with heat.'
         : gentle
-          ? 'Iron at medium heat from the back, through a cloth.'
+          ? 'Iron at medium heat from the back, through a fabric.'
           : 'Iron from the back as for cotton, without steam on raised work.',
       drawsInPct > 0
         ? `At its first wash it may draw in by about ${drawsInPct} %: that crinkle is meant to be.`

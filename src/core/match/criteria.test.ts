@@ -46,7 +46,7 @@ describe('what each criterion says', () => {
   const HAZE = [{ fabric: 'quilting-cotton', hex: '#b9c6c9', name: 'Haze blue' }];
   const cases: Case[] = [
     [
-      'a thread of the cloth’s colour sinks',
+      'a thread of the fabric’s colour sinks',
       () => pair(poly60, { top: HAZE }),
       'visibility',
       'thread-sinks',
@@ -70,7 +70,7 @@ describe('what each criterion says', () => {
       true,
     ],
     [
-      'a far colour that should sink shows, and the cloth is named',
+      'a far colour that should sink shows, and the fabric is named',
       () => pair(one('Heron Poly 40 Buoy Red'), { top: HAZE }),
       'visibility',
       'thread-shows',
@@ -102,14 +102,14 @@ describe('what each criterion says', () => {
       false,
     ],
     [
-      'a cloth without a colour is not guessed at',
+      'a fabric without a colour is not guessed at',
       () => pair(poly60, { top: [{ fabric: 'quilting-cotton' }] }),
       'visibility',
       'colour-unknown',
       /not known/,
       true,
     ],
-    ['a fine thread sits down', () => pair(gossamer), 'thickness', 'fine', /sits down in the cloth/, false],
+    ['a fine thread sits down', () => pair(gossamer), 'thickness', 'fine', /sits down in the fabric/, false],
     [
       'a thicker one stands up',
       () => pair(poly40),

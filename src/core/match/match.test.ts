@@ -85,7 +85,7 @@ test.each([
   expect(cautions[0]!.text).toMatch(words);
 });
 
-test('a zone without cloth is an error at the cloth', () => {
+test('a zone without fabric is an error at the fabric', () => {
   expect(() => match(withZone({ top: [] }))).toThrow(CoreError);
 });
 

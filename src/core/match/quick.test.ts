@@ -23,7 +23,7 @@ test('with nothing at all there is a set-up, and what was assumed is told', () =
   const told = quickSetup(ask(), nothing);
   expect(told.top.name).toBe('40 wt polyester');
   expect(told.setup.needle.nm).toBe(100);
-  expect(told.assumed.join()).toMatch(/usual kind.*any shop has.*Nm 80 to 120.*apart/);
+  expect(told.assumed.join()).toMatch(/usual kind.*any shop has.*Nm 80 to 120.*spacing/);
   expect(told.topWords).toMatch(/^\d+ g$/);
   expect(told.neighbours).toHaveLength(3);
 });

@@ -109,7 +109,7 @@ export function quickSetup(ask: QuickAsk, studio: QuickStudio): QuickAnswer {
   if (studio.needles.length === 0) assumed.push('needles of Nm 80 to 120 to hand');
   const spacingIn = ask.spacingIn ?? technique.usualSpacingIn;
   if (ask.spacingIn === undefined && technique.density.kind === 'spacing')
-    assumed.push(`lines about ${spacingIn} in apart`);
+    assumed.push(`a spacing of ${spacingIn} in`);
   const found = match({
     zone: {
       top: [{ fabric: ask.fabric }],

@@ -87,7 +87,7 @@ test('along the ditch of a scrap quilt of many colours, clear or what is nearest
   );
   expect(setups.some((s) => isClear(s.topId))).toBe(true);
 });
-test('under a clear thread the bobbin goes with the cloth, not with the backing', () => {
+test('under a clear thread the bobbin goes with the fabric, not with the backing', () => {
   const s = taken(
     { top: solid('teal'), technique: 'ditch', visibility: 'sink' },
     { hold: { topId: 'clear' }, backingHex: COLOURS.white },

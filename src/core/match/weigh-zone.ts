@@ -76,13 +76,13 @@ export interface WeighedZone {
 export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(request)): WeighedZone {
   const { zone, machine, preferences = {}, hold = {} } = request;
   if (zone.top.length === 0)
-    throw new CoreError('zone-without-fabric', 'Say which cloth lies in this zone first.', 'zone.top');
+    throw new CoreError('zone-without-fabric', 'Say which fabric lies in this zone first.', 'zone.top');
   const technique = techniques.get(zone.technique, 'zone.technique');
   fabrics.get(zone.backing, 'zone.backing');
   if (zone.top.every((t) => t.sewnOver === false))
     throw new CoreError(
       'nothing-sewn-over',
-      'Every cloth of this zone is left alone: say which of them the stitching goes over.',
+      'Every fabric of this zone is left alone: say which of them the stitching goes over.',
       'zone.top',
     );
   // What counts only where it is sewn over is nothing to a line that runs round it.

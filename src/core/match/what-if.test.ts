@@ -37,7 +37,7 @@ test('a bold thread would be best if the zone were to show', () => {
   expect(told.conditions.map((c) => c.text).join(' ')).toMatch(/it were to show/);
 });
 
-test('a thread in the wrong colour would be best in the colour of the cloth', () => {
+test('a thread in the wrong colour would be best in the colour of the fabric', () => {
   const only = shelf.filter((t) => /^Heron Poly 60/.test(t.id));
   const told = whatWouldHaveToBeTrue(aMatch({}, { threads: only }), 'Heron Poly 60 Night');
   expect(told.conditions.map((c) => c.code)).toContain('colour');

@@ -149,7 +149,7 @@ function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
       .map((u) => ({ code: 'use', text: `this were ${USE[u]}`, apply: withZone({ use: u }) })),
     ...SPACING_TRIED.map((k) => Number((spacing * k).toFixed(2))).map((g) => ({
       code: 'spacing',
-      text: `the lines were ${g} in apart`,
+      text: `the spacing were ${g} in`,
       apply: withZone({ spacingIn: g }),
     })),
     ...techniques.rows
@@ -239,7 +239,7 @@ function wantedColour(
   const cloth = [...zone.top].sort((a, b) => (b.share ?? 1) - (a.share ?? 1)).find((c) => c.hex)?.hex;
   if (!cloth) return undefined;
   if (zone.visibility !== 'show')
-    return { code: 'colour', text: 'it came in the colour of the cloth', apply: withThread({ hex: cloth }) };
+    return { code: 'colour', text: 'it came in the colour of the fabric', apply: withThread({ hex: cloth }) };
   const hex = labOf(cloth).l > 50 ? '#101418' : '#fbfaf6';
   return {
     code: 'colour',

@@ -136,7 +136,7 @@ test('no zones at all is an empty answer', () => {
   expect(matchWhole({ ...request, zones: [] })).toMatchObject({ zones: [], cost: 0, exact: true });
 });
 
-test('a zone without cloth is an error at the cloth', () => {
+test('a zone without fabric is an error at the fabric', () => {
   expect(() =>
     matchWhole({ ...request, zones: [{ id: 'A', zone: zone('swirls', '#9db3b8', { top: [] }) }] }),
   ).toThrow(CoreError);

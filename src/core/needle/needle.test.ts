@@ -45,7 +45,7 @@ describe('the blade', () => {
   test.each(sizes.slice(1).map((nm, i) => [sizes[i]!, nm] as const))('Nm %d bends more than Nm %d', (a, b) =>
     expect(flexIndex(a, 11, 1)).toBeGreaterThan(flexIndex(b, 11, 1)),
   );
-  test('longer stitches and firmer cloth bend it more', () => {
+  test('longer stitches and firmer fabric bend it more', () => {
     expect(flexIndex(90, 8, 1)).toBeGreaterThan(flexIndex(90, 12, 1));
     expect(flexIndex(90, 11, 1.6)).toBeGreaterThan(flexIndex(90, 11, 1));
   });
@@ -78,7 +78,7 @@ describe('the point', () => {
 });
 
 describe('the choice', () => {
-  test('usual thread on usual cloth takes a usual needle', () => {
+  test('usual thread on usual fabric takes a usual needle', () => {
     expect(ask().best).toMatchObject({ nm: 100, us: 16, point: 'sharp' });
   });
   test('what is chosen is never refused, and lies in the usable windows', () => {
@@ -173,7 +173,7 @@ describe('the choice', () => {
     const none = ask({ thread: { tex: 80, fibre: 'cotton' }, owned: [100, 130, 140] });
     expect(none.cautions[0]!.text).toMatch(/Nm 1[12]0 with a large eye/);
   });
-  test('cloth that keeps holes takes the thinner of two that fit', () => {
+  test('fabric that keeps holes takes the thinner of two that fit', () => {
     const keeps = fabrics.rows.find((f) => f.keepsHoles >= 3)!;
     const [plain, held] = [ask({}, 'quilting-cotton'), ask({}, keeps.id)];
     const marks = (o: typeof plain, nm: number) => o.sizes.find((s) => s.nm === nm)!;

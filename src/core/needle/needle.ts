@@ -180,7 +180,7 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
     cautions.push({
       code: 'none-suitable',
       severity: 'stop',
-      text: `No needle in the drawer suits this thread and cloth: ${buyAdvice(request, firm, memory)}`,
+      text: `No needle in the drawer suits this thread and fabric: ${buyAdvice(request, firm, memory)}`,
     });
     return { best: null, sizes, reasons, cautions };
   }
@@ -232,13 +232,13 @@ function explain(
     cautions.push({
       code: 'hole-memory',
       severity: 'warn',
-      text: `Holes take ${(size.perforation * 100).toFixed(0)} % of the line in cloth that keeps them.`,
-      act: 'Sew fewer stitches to the inch, or take a thinner needle.',
+      text: `Holes take ${(size.perforation * 100).toFixed(0)} % of the line in fabric that keeps them.`,
+      act: 'Sew fewer stitches per inch, or take a thinner needle.',
     });
   else if (memory > KEEPS_HOLES)
     reasons.push({
       code: 'hole-memory',
-      text: 'This cloth keeps needle holes: test elsewhere before unpicking.',
+      text: 'This fabric keeps needle holes: test elsewhere before unpicking.',
     });
 }
 

@@ -40,7 +40,7 @@ test('nothing is nearer than itself, both ways round are as far, and never beyon
   );
 });
 
-test('another spacing is nearer than another technique, a like cloth nearer than an unlike one', () => {
+test('another spacing is nearer than another technique, a like fabric nearer than an unlike one', () => {
   const far = (part: Partial<Work>) => distanceOf(here, { ...here, ...part }).total;
   expect(far({ spacingIn: 0.75 })).toBeLessThan(far({ technique: 'ruler-lines' }));
   expect(far({ cloths: [{ fabric: 'batik', share: 1 }] })).toBeLessThan(

@@ -160,7 +160,7 @@ describe('curves and points', () => {
     expect(measurePattern({ svg: svg(curl(1)) }).minRadiusIn).toBeCloseTo(3, 1);
     expect(measurePattern({ svg: svg(curl(3)) }).minRadiusIn).toBeCloseTo(0.1, 2);
   });
-  test('tight curves ask for more stitches to the inch, and not for more than the technique allows', () => {
+  test('tight curves ask for more stitches per inch, and not for more than the technique allows', () => {
     const at = (r: number) => measurePattern({ svg: svg(`<circle cx="5" cy="5" r="${r}"/>`) }).spi;
     expect(at(3)).toBe(11);
     expect(at(0.15)).toBeGreaterThan(11);

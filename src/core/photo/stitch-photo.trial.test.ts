@@ -19,8 +19,8 @@ const plain: StitchPictureKind = {
 };
 
 test.each([
-  ['a light thread on darker cloth', {}],
-  ['a dark thread on light cloth', { thread: 60, cloth: 190, hole: 15, stitches: 16, mmPerPx: 0.08 }],
+  ['a light thread on darker fabric', {}],
+  ['a dark thread on light fabric', { thread: 60, cloth: 190, hole: 15, stitches: 16, mmPerPx: 0.08 }],
   [
     'a line that falls by 15°, a little out of focus, in light that falls off by a third',
     { skewDeg: -15, blurPx: 1.2, falloff: 0.33 },
@@ -36,7 +36,7 @@ test.each([
   expect(told.longestMm).toBeGreaterThan(told.shortestMm);
 });
 
-test('cloth without a thread, a line too short: no number, and why', () => {
+test('fabric without a thread, a line too short: no number, and why', () => {
   const { picture, path, mmPerPx } = stitchPicture({ ...plain, threadMm: 0.001, hole: 0, noise: 8 }, 2);
   expect(stitchPhoto(picture, mmPerPx, path)).toMatchObject({
     trust: 'cannot',

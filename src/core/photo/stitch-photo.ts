@@ -116,7 +116,7 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
   if (!best)
     return nothing(
       clear < CLEAR_AT_ALL
-        ? 'The thread does not stand out from the cloth along this line.'
+        ? 'The thread does not stand out from the fabric along this line.'
         : 'No even row of holes is to be seen along this line.',
     );
   const turned = found.find((f) => f.sign !== best.sign) ?? best;
@@ -302,7 +302,7 @@ function judged(
   const look = (why: string) => ({ trust: 'look' as const, reason: `${why}: check the marks by eye.` });
   if (clearShare < 0.5 || alike < 0.05 || explains < HARDLY || (faint && explains < EXPLAINED))
     return { trust: 'cannot', reason: 'The holes do not stand out evenly enough to be counted.' };
-  if (faint) return look('The thread hardly stands out from the cloth; shadows and holes were counted');
+  if (faint) return look('The thread hardly stands out from the fabric; shadows and holes were counted');
   if (clearShare < CLEAR_HOLES) return look('Some holes are faint');
   if (between > 0.2) return look('Something shows between the holes too');
   if (rivalled) return look('Another count fits as well');

@@ -22,7 +22,7 @@ describe('thickness under the stitch', () => {
   test('cotton on eighty-twenty on cotton is about a millimetre and a half', () => {
     expect(thicknessMm(plain)).toBeCloseTo(1.37, 2);
   });
-  test('cloths side by side count by their share, whatever the shares add up to', () => {
+  test('fabrics side by side count by their share, whatever the shares add up to', () => {
     const mixed = (a: number, b: number): Sandwich => ({
       ...plain,
       top: [
@@ -39,7 +39,7 @@ describe('thickness under the stitch', () => {
     expect(raised.topMm).toBeCloseTo(2 * layersMm(plain).topMm, 9);
   });
   test.each([
-    ['a cloth', { ...plain, top: [{ fabric: 'tarpaulin' }] }, 'top'],
+    ['a fabric', { ...plain, top: [{ fabric: 'tarpaulin' }] }, 'top'],
     ['a batting', { ...plain, battingId: 'straw' }, 'battingId'],
     ['a backing', { ...plain, backing: 'tin' }, 'backing'],
     ['a feature', { ...plain, features: ['glitter-bomb'] }, 'features'],
@@ -55,7 +55,7 @@ describe('thickness under the stitch', () => {
 });
 
 describe('what the needle meets', () => {
-  test('the firmest cloth decides', () => {
+  test('the firmest fabric decides', () => {
     fc.assert(
       fc.property(cloth, cloth, (a, b) => {
         const both = firmness({ ...plain, top: [{ fabric: a }, { fabric: b }] });
@@ -68,11 +68,11 @@ describe('what the needle meets', () => {
     const s = { ...plain, features: [spot.id] };
     expect(firmness(s, true)).toBeCloseTo(firmness(s) * spot.firmnessAtSpots, 9);
   });
-  test('the cloth of the strongest memory decides how long holes stay', () => {
+  test('the fabric of the strongest memory decides how long holes stay', () => {
     expect(holeMemory([])).toBe(0);
     expect(holeMemory(['flannel', 'batik'])).toBe(fabrics.get('batik').keepsHoles);
   });
-  test('wear multiplies, one kind of cloth counted once', () => {
+  test('wear multiplies, one kind of fabric counted once', () => {
     const batik = fabrics.get('batik').wear;
     expect(wearFactor({ ...plain, top: [{ fabric: 'batik' }], backing: 'batik' })).toBeCloseTo(batik, 9);
     expect(wearFactor({ ...plain, top: [{ fabric: 'batik' }], features: ['dense-embroidery'] })).toBeCloseTo(

@@ -65,7 +65,7 @@ export function compareThreads(threads: readonly ComparedThread[]): Comparison {
         : diameterMm > PIECE_MOST_MM
           ? `at ${diameterMm.toFixed(2)} mm it adds bulk to the seam`
           : breakGf < PIECE_LEAST_GF
-            ? `it breaks at ${Math.round(breakGf)} gf, too weak for a seam`
+            ? `it breaks at ${Math.round(breakGf)} g, too weak for a seam`
             : fibre.washRisk > 0.5
               ? `${fibre.label} is weak when wet`
               : '';

@@ -233,7 +233,7 @@ function remark(
     cautions.push({
       code: 'perforation',
       severity: share > PERFORATION_WARN ? 'warn' : 'note',
-      text: `Held to ${fmt(out.spi)} per inch: at ${fmt(heldFrom)} the holes of Nm ${request.needleNm} would take ${percent(perforation(request.needleNm, heldFrom))} of the line in cloth that keeps them.`,
+      text: `Held to ${fmt(out.spi)} per inch: at ${fmt(heldFrom)} the holes of Nm ${request.needleNm} would take ${percent(perforation(request.needleNm, heldFrom))} of the line in fabric that keeps them.`,
     });
   else if (share > PERFORATION_WARN)
     cautions.push({

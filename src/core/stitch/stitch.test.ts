@@ -39,7 +39,7 @@ test('manual tells both halves of the ratio', () => {
   const out = regulate({ technique: 'thread-painting', machine });
   expect(out.reasons.find((r) => r.code === 'manual-ratio')?.text).toMatch(/stitches a minute/);
 });
-test('cloth that keeps holes caps the stitches per inch', () => {
+test('fabric that keeps holes caps the stitches per inch', () => {
   const free = regulate({ technique: 'micro-fill', machine, needleNm: 110 });
   const satin = regulate({ technique: 'micro-fill', machine, needleNm: 110, top: ['satin'] });
   expect(satin.spi).toBeLessThan(free.spi);

@@ -58,7 +58,7 @@ export const battings = table<Batting>('Batting', [
     [2, 2],
     5,
     320,
-    'Strictest rating until both layers are named.',
+    'Strictest quilting distance until both layers are named.',
   ),
   batt('unknown', 'unknown batting', 4, 0.22, 2, [2, 2], 5, 150, 'Strictest limit until the label is found.'),
 ]);

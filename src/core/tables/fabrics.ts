@@ -287,7 +287,7 @@ export const fabrics = table<Fabric>('Fabric', [
   }),
   cloth({
     id: 'unknown',
-    label: 'unknown cloth',
+    label: 'unknown fabric',
     thicknessMm: 0.4,
     gM2: 160,
     firmness: 1.2,

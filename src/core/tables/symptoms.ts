@@ -301,7 +301,7 @@ export const symptoms = table<Symptom>('Symptom', [
     where: 'machine',
     description: 'Residue coats the needle.',
     howToSee: 'Stop, power off, wipe the needle with a white cloth.',
-    severity: ['none', 'a trace on the cloth', 'a ring of residue', 'thread sticks to the needle'],
+    severity: ['none', 'a trace on the fabric', 'a ring of residue', 'thread sticks to the needle'],
   },
   {
     id: 'drag',

@@ -51,7 +51,7 @@ describe.each(tables)('the table of %s', (_, t) => {
   });
 });
 
-test.each(fabrics.rows.map((f) => [f.id, f] as const))('%s is a cloth that could be', (_, f) => {
+test.each(fabrics.rows.map((f) => [f.id, f] as const))('%s is a fabric that could be', (_, f) => {
   between(f.thicknessMm, 0.05, 6);
   between(f.gM2, 30, 900);
   between(f.firmness, 0.4, 3);
@@ -60,7 +60,7 @@ test.each(fabrics.rows.map((f) => [f.id, f] as const))('%s is a cloth that could
   between(f.shrinkPct, 0, 12);
   expect(POINTS).toContain(f.point);
 });
-test('an unknown cloth is not treated as kinder than quilting cotton', () => {
+test('an unknown fabric is not treated as kinder than quilting cotton', () => {
   const [unknown, cotton] = [fabrics.get('unknown'), fabrics.get('quilting-cotton')];
   expect(unknown.firmness).toBeGreaterThanOrEqual(cotton.firmness);
   expect(unknown.keepsHoles).toBeGreaterThanOrEqual(cotton.keepsHoles);
@@ -121,7 +121,7 @@ test('needle sizes rise in both series, and a size outside has no US number', ()
   expect(usSize(100)).toBe(16);
   expect(usSize(97)).toBeNull();
 });
-test('every kind of cloth but the unknown one can be told by hand and eye, each in its own way', () => {
+test('every kind of fabric but the unknown one can be told by hand and eye, each in its own way', () => {
   for (const { looks: look } of fabrics.rows) {
     if (!look) continue;
     expect(WEAVES).toContain(look.weave);

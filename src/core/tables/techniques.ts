@@ -433,7 +433,7 @@ export const techniques = table<Technique>('Technique', [
   }),
   technique({
     id: 'guided-pattern',
-    label: 'guided pattern',
+    label: 'pantograph, edge to edge',
     handInPerS: 2,
     baseSpi: 11,
     radiusIn: null,
@@ -461,5 +461,5 @@ export const FOOT_WHY: Record<FootId, string> = {
   ruler: 'tall rim for the ruler',
   bowl: 'glides over raised work',
   couching: 'hole for the yarn',
-  closed: 'holds the cloth all round',
+  closed: 'holds the fabric all round',
 };

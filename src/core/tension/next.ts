@@ -123,13 +123,13 @@ export function nextTension(request: TensionNextRequest): TensionNext {
     const bobbin = now.topGf / median;
     reasons.push({
       code: 'bobbin-instead',
-      text: `The top would have to go to ${Math.round(top)} gf, ${top < lowTop ? `below the ${lowTop} gf it needs to run evenly` : `above ${Math.round(highTop)} gf, too near this thread’s breaking load`}: the bobbin is moved instead.`,
+      text: `The top would have to go to ${Math.round(top)} g, ${top < lowTop ? `below the ${lowTop} g it needs to run evenly` : `above ${Math.round(highTop)} g, too near this thread’s breaking load`}: the bobbin is moved instead.`,
     });
     if (bobbin < BOBBIN_GF[0] || bobbin > BOBBIN_GF[1])
       cautions.push({
         code: 'outside-range',
         severity: 'warn',
-        text: `The bobbin would stand at ${Math.round(bobbin)} gf, outside ${BOBBIN_GF[0]} to ${BOBBIN_GF[1]}. Another bobbin thread or needle would balance more easily.`,
+        text: `The bobbin would stand at ${Math.round(bobbin)} g, outside ${BOBBIN_GF[0]} to ${BOBBIN_GF[1]}. Another bobbin thread or needle would balance more easily.`,
       });
     return result({
       done: false,

@@ -18,14 +18,14 @@ const now: RestsOn = {
   bobbin: thread('Fog'),
 };
 
-test('what is the same holds; a cloth renamed or dyed is still the same kind', () => {
+test('what is the same holds; a fabric renamed or dyed is still the same kind', () => {
   expect(changedSince(now, now)).toEqual([]);
   expect(changedSince(now, { ...now, cloths: [{ id: 'quilting-cotton', name: 'Deep blue' }] })).toEqual([]);
   expect(changedSince(now, { ...now, top: { ...now.top, tex: 27.2 } })).toEqual([]);
 });
 
 test.each<[string, Partial<RestsOn>, RegExp]>([
-  ['cloth', { cloths: [{ id: 'denim', name: 'Old jeans' }] }, /cloth is Old jeans now; it was Haze blue/],
+  ['cloth', { cloths: [{ id: 'denim', name: 'Old jeans' }] }, /fabric is Old jeans now; it was Haze blue/],
   ['features', { features: ['beads'] }, /what else is in the zone/],
   [
     'batting',
@@ -36,7 +36,7 @@ test.each<[string, Partial<RestsOn>, RegExp]>([
   ['machine', { machine: { id: 'm2', name: 'Short one' } }, /machine is Short one now/],
   ['needle', { needle: '90 standard sharp' }, /another needle/],
   ['size of the top', { top: { ...now.top, tex: 18 } }, /the top thread is not the one/],
-  ['batch', { bobbin: { ...now.bobbin, batch: '13' } }, /another batch of Heron Fog/],
+  ['batch', { bobbin: { ...now.bobbin, batch: '13' } }, /another dye lot of Heron Fog/],
 ])('%s changed is told', (_, part, words) => {
   const told = changedSince(now, { ...now, ...part });
   expect(told).toHaveLength(1);

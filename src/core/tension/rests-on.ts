@@ -29,7 +29,7 @@ export function changedSince(was: RestsOn, now: RestsOn): string[] {
   const out: string[] = [];
   const kinds = (r: RestsOn) => [...new Set(r.cloths.map((c) => c.id))].sort().join();
   if (kinds(was) !== kinds(now))
-    out.push(`the cloth is ${names(now.cloths)} now; it was ${names(was.cloths)}`);
+    out.push(`the fabric is ${names(now.cloths)} now; it was ${names(was.cloths)}`);
   if (was.features.join() !== now.features.join()) out.push('what else is in the zone is not the same');
   for (const [part, noun] of [
     ['batting', 'batting'],
@@ -46,7 +46,7 @@ export function changedSince(was: RestsOn, now: RestsOn): string[] {
     const [a, b] = [was[part], now[part]];
     if (a.id !== b.id || a.fibre !== b.fibre || Math.abs(Math.log(a.tex / b.tex)) > SAME_TEX)
       out.push(`the ${noun} thread is not the one it was tested with`);
-    else if (a.batch !== b.batch) out.push(`another batch of ${b.name}`);
+    else if (a.batch !== b.batch) out.push(`another dye lot of ${b.name}`);
   }
   return out;
 }

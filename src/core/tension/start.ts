@@ -86,19 +86,19 @@ export function startTension(request: TensionStartRequest): TensionStart {
   const cautions: Caution[] = [];
   const atLimit = (text: string) => reasons.push({ code: 'bobbin-at-limit', text });
   if (wanted > BOBBIN_GF[1])
-    atLimit(`The bobbin stands at ${BOBBIN_GF[1]} gf, the most that still runs freely; the top follows it.`);
+    atLimit(`The bobbin stands at ${BOBBIN_GF[1]} g, the most that still runs freely; the top follows it.`);
   else if (Math.round(bobbinGf) < BOBBIN_START_GF)
     atLimit(
-      `The bobbin starts at ${Math.round(bobbinGf)} gf to spare the top thread: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
+      `The bobbin starts at ${Math.round(bobbinGf)} g to spare the top thread: below ${BOBBIN_START_GF} a case feeds unevenly, so look at the line closely.`,
     );
   else if (wanted < BOBBIN_GF[0])
-    atLimit(`The bobbin stands at ${BOBBIN_START_GF} gf, the least that feeds evenly; the top follows it.`);
+    atLimit(`The bobbin stands at ${BOBBIN_START_GF} g, the least that feeds evenly; the top follows it.`);
   if (lowered && !stretches) {
     const balances = topGf / bobbinGf > BALANCES * ratio;
     cautions.push({
       code: 'top-near-break',
       severity: 'warn',
-      text: `This thread breaks at ${Math.round(breaks)} gf: both tensions are lowered to keep the top under ${Math.round(limit)} gf.${balances ? '' : ' It is too weak to balance over a bobbin that still feeds: loops on the back are likely.'}`,
+      text: `This thread breaks at ${Math.round(breaks)} g: both tensions are lowered to keep the top under ${Math.round(limit)} g.${balances ? '' : ' It is too weak to balance over a bobbin that still feeds: loops on the back are likely.'}`,
       ...(balances ? {} : { act: 'Take a stronger thread, or a finer bobbin thread in a case of its own.' }),
     });
   }

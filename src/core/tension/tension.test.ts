@@ -116,7 +116,7 @@ describe('the search', () => {
     expect(out.change).toMatch(/bobbin/);
     expect(out.reasons.map((r) => r.code)).toContain('bobbin-instead');
   });
-  test('it finds the balance of any cloth within a few tests', () => {
+  test('it finds the balance of any fabric within a few tests', () => {
     fc.assert(
       fc.property(fc.double({ min: -0.5, max: 0.5, noNaN: true }), (off) => {
         const truth = Math.log(start.ratio) + off;

@@ -59,14 +59,14 @@ export function DescribeCloth({
   const answer = known && told && typeof told !== 'string' ? told : null;
   const router = useRouter();
   const named = useCallback(() => {
-    toast('The cloth is kept under its kind, with its description.');
+    toast('The fabric is kept under its kind, with its description.');
     router.refresh();
   }, [router]);
   const { send, pending, problems } = useActionForm(nameClothAction, named);
   const inWords = `${gM2} g/m², ${WEAVE_LABEL[weave]}, stretch: ${STRETCH[stretch]}, ${SHINE_LABEL[shine]}`;
   return (
     <div className="mt-2 grid gap-x-8 gap-y-4 border-t-2 border-ink pt-3 lg:grid-cols-[300px_minmax(0,1fr)]">
-      <form className="space-y-3" aria-label="Describe the cloth" onSubmit={(e) => e.preventDefault()}>
+      <form className="space-y-3" aria-label="Describe the fabric" onSubmit={(e) => e.preventDefault()}>
         <TextField
           id="cloth-weight"
           label="Weight"
@@ -246,7 +246,7 @@ function CarefulSetup({
               ['Needle', `Nm ${s.needle.nm}, ${POINT_LABEL[s.needle.point]}`],
               ['Stitch length', `${Number(s.spi.toFixed(1))} per inch`],
               ['Foot and mode', `${FOOT_LABEL[s.foot]}, ${MODE_LABEL[s.mode].toLowerCase()}`],
-              ['Start tension', `${Math.round(s.topGf)} over ${Math.round(s.bobbinGf)} gf`],
+              ['Start tension', `${Math.round(s.topGf)} over ${Math.round(s.bobbinGf)} g`],
             ] as const
           ).map(([label, value]) => (
             <div key={label}>

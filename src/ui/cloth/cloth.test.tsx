@@ -17,7 +17,7 @@ const cloth: UnknownCloth = {
   letter: 'B',
   version: 3,
   position: 0,
-  name: 'Client’s own cloth',
+  name: 'Client’s own fabric',
   unknown: true,
 };
 const request = aMatch({ top: [{ fabric: 'unknown', hex: '#b6ab92' }] });
@@ -47,7 +47,7 @@ test('weights in words set the grams', async () => {
 
 test.each([
   ['heavy stuff', 'Give the weight as a number.'],
-  ['5', 'Weights of cloth run from 20 to 1000 g/m².'],
+  ['5', 'Weights of fabric run from 20 to 1000 g/m².'],
   ['', 'Give the weight as a number.'],
 ])('a weight of %p is refused at the field and stays as typed', (typed, words) => {
   describeIt();
@@ -86,7 +86,7 @@ test('naming it sends kind, place, version and the description in words', async 
   await waitFor(() => expect(router.refresh).toHaveBeenCalled());
 });
 
-test('a cloth that is known is only looked at', () => {
+test('a fabric that is known is only looked at', () => {
   describeIt({ unknown: false });
   expect(screen.queryByRole('button', { name: 'It is this' })).toBeNull();
 });

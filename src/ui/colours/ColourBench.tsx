@@ -201,7 +201,7 @@ export function ColourBench({
               height={LOUPE.height}
               viewBox={`0 0 ${LOUPE.width} ${LOUPE.height}`}
               role="img"
-              aria-label={`Threads laid across the cloth at true thickness: ${laid.map((id) => byId.get(id)?.name).join(', ') || 'none'}`}
+              aria-label={`Threads laid across the fabric at true thickness: ${laid.map((id) => byId.get(id)?.name).join(', ') || 'none'}`}
               className="mt-1 max-w-full border"
             >
               {photo && url && shows ? (
@@ -311,7 +311,7 @@ function Cloths({
 }) {
   return (
     <fieldset>
-      <legend className="text-[17px] font-semibold">Cloths</legend>
+      <legend className="text-[17px] font-semibold">Fabrics</legend>
       <ul className="mt-1 border-t">
         {cloths.map((c, i) => (
           <li key={i} className={`flex items-center gap-2.5 border-b ${i === here ? 'bg-indigo-tint' : ''}`}>

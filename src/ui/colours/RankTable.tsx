@@ -39,7 +39,7 @@ export function RankTable({
   return (
     <table className="mt-1 w-full border-t-2 border-ink text-[14.5px]">
       <HeadRow
-        names={['Lay', 'Thread', 'On the cloth', 'ΔE', aim === 'sink' ? 'Worst on' : 'Least on']}
+        names={['Lay', 'Thread', 'On the fabric', 'ΔE', aim === 'sink' ? 'Worst on' : 'Least on']}
         act={false}
       />
       <tbody>
@@ -56,7 +56,7 @@ export function RankTable({
                     checked={on}
                     disabled={!on && laid.length >= MOST_LAID}
                     onChange={() => onLay(r.id)}
-                    aria-label={`Lay ${c.name} across the cloth`}
+                    aria-label={`Lay ${c.name} across the fabric`}
                   />
                 </label>
               </td>

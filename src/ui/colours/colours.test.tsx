@@ -42,7 +42,7 @@ const bench = () =>
 const order = () =>
   screen
     .getAllByRole('checkbox')
-    .map((c) => c.getAttribute('aria-label')!.replace(/^Lay | across the cloth$/g, ''));
+    .map((c) => c.getAttribute('aria-label')!.replace(/^Lay | across the fabric$/g, ''));
 const ranked = (hexes: readonly [string, number][], aim: 'sink' | 'show') =>
   rankColours({
     fabrics: hexes.map(([hex, share]) => ({ hex, share })),
@@ -118,7 +118,7 @@ test('the shelf stands in the core’s order, to sink and to show', async () => 
   );
 });
 
-test('the cloth that decides is named', () => {
+test('the fabric that decides is named', () => {
   bench();
   const cells = screen
     .getAllByRole('row')
@@ -133,13 +133,13 @@ test('threads are laid across and taken off, four at the most', async () => {
   await userEvent.click(boxes[2]!);
   await userEvent.click(boxes[3]!);
   expect(boxes[4]).toBeDisabled();
-  const glass = screen.getByRole('img', { name: /laid across the cloth/ });
+  const glass = screen.getByRole('img', { name: /laid across the fabric/ });
   expect(glass.getAttribute('aria-label')!.split(', ')).toHaveLength(4);
   await userEvent.click(boxes[2]!);
   expect(boxes[4]).toBeEnabled();
 });
 
-test('without a photograph the cloths lie under the glass by their shares', () => {
+test('without a photograph the fabrics lie under the glass by their shares', () => {
   const { container } = bench();
   const rects = [...container.querySelectorAll('svg[role=img] rect')];
   expect(rects.map((r) => r.getAttribute('fill'))).toEqual(['#e3bc62', '#c9804b']);
@@ -170,7 +170,7 @@ describe('a photograph', () => {
       new File(['x'], 'top.jpg', { type: 'image/jpeg' }),
     );
   };
-  test('its colours are offered with their shares, and taken for the cloth picked', async () => {
+  test('its colours are offered with their shares, and taken for the fabric picked', async () => {
     read.mockResolvedValueOnce(photo);
     const keep = jest.mocked(actions.recolourAction);
     bench();
@@ -215,7 +215,7 @@ describe('a photograph', () => {
     await userEvent.keyboard('{Enter}');
     expect(screen.getByRole('button', { name: 'Keep these colours' })).toBeEnabled();
   });
-  test('how much of the cloth it shows must be a sound length', async () => {
+  test('how much of the fabric it shows must be a sound length', async () => {
     read.mockResolvedValueOnce(photo);
     bench();
     await give();

@@ -127,13 +127,13 @@ export function FaultBench({
                   </div>
                   <div className="mt-2 flex flex-wrap items-center gap-3">
                     <label className="flex items-center gap-2 max-sm:w-full max-sm:flex-col max-sm:items-start">
-                      I would rather check
+                      Check something else
                       <select
                         className="min-h-11 max-w-[320px] rounded border border-rule bg-cloth px-2 text-16"
                         value={rather ?? ''}
                         onChange={(e) => setRather(e.target.value || null)}
                       >
-                        <option value="">what tells most</option>
+                        <option value="">best next check</option>
                         {checks
                           .filter((c) => !evidence.done.some((d) => d.check === c.id))
                           .map((c) => (
@@ -144,7 +144,7 @@ export function FaultBench({
                       </select>
                     </label>
                     <Button look="act" onClick={() => setEnding(true)}>
-                      I know what it is
+                      Found it
                     </Button>
                   </div>
                 </>

@@ -57,7 +57,7 @@ export function Told({
           {(
             [
               ['Also seen', (id: string) => onSend({ seen: [...fault.symptoms, id] })],
-              ['Looked, not there', (id: string) => onSend({ absent: [...evidence.absent, id] })],
+              ['Checked, not there', (id: string) => onSend({ absent: [...evidence.absent, id] })],
             ] as const
           ).map(([label, act]) => (
             <label key={label} className="flex items-center gap-2">

@@ -112,8 +112,8 @@ test('an outcome, a question, a sign: each is sent with all that was answered be
     facts: { onset: 'sudden' },
     done: [{ check: 'one', outcome: 'bad' }],
   });
-  await waitFor(() => expect(screen.getByLabelText('Looked, not there')).toBeEnabled());
-  await userEvent.selectOptions(screen.getByLabelText('Looked, not there'), 'Loops');
+  await waitFor(() => expect(screen.getByLabelText('Checked, not there')).toBeEnabled());
+  await userEvent.selectOptions(screen.getByLabelText('Checked, not there'), 'Loops');
   expect(lastSent(actions.answerFaultAction)).toMatchObject({ absent: ['loops'] });
   await waitFor(() => expect(screen.getByLabelText('When did it begin?')).toBeEnabled());
   await userEvent.selectOptions(screen.getByLabelText('When did it begin?'), 'cannot say');
@@ -122,7 +122,7 @@ test('an outcome, a question, a sign: each is sent with all that was answered be
 
 test('any check can be taken instead', async () => {
   bench();
-  await userEvent.selectOptions(screen.getByLabelText('I would rather check'), 'Check two');
+  await userEvent.selectOptions(screen.getByLabelText('Check something else'), 'Check two');
   expect(screen.getByRole('heading', { name: 'Check two' })).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'All right' }));
   expect(lastSent(actions.answerFaultAction)).toMatchObject({ done: [{ check: 'two', outcome: 'ok' }] });

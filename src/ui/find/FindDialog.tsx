@@ -92,7 +92,7 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
           e.preventDefault();
           hurried.current = true;
         }}
-        placeholder="A cone, a quilt, a client, a cloth, a setting …"
+        placeholder="A cone, a quilt, a client, a fabric, a setting …"
         className="min-h-14 w-full border-b bg-transparent px-4 text-[18px] outline-none"
       />
       <Command.List className="max-h-[62vh] overflow-auto p-2">

@@ -19,7 +19,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   },
   { label: 'Needles', also: 'stock change needle life', href: '/workroom/needles' },
   { label: 'Bobbins', also: 'wind winding prewound', href: '/workroom/bobbins' },
-  { label: 'Cloth and batting', also: 'fabric loft rating', href: '/workroom/cloth' },
+  { label: 'Fabric and batting', also: 'fabric loft rating', href: '/workroom/cloth' },
   { label: 'Yarn', also: 'couching wool skein', href: '/workroom/yarn' },
   { label: 'Rulers', also: 'template thickness', href: '/workroom/rulers' },
   {

@@ -9,7 +9,7 @@ import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
 const WAIVER: readonly FieldSpec[] = [
-  { name: 'waivedBy', label: 'Let go by', kind: 'text', hint: 'your name' },
+  { name: 'waivedBy', label: 'Decided by', kind: 'text', hint: 'your name' },
   { name: 'waivedWhy', label: 'Why', kind: 'text', hint: 'a word for the record' },
 ];
 

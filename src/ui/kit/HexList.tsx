@@ -46,7 +46,7 @@ export function HexList({
             className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule px-3 text-indigo"
             onClick={() => onChange([...list, list.at(-1) ?? '#8a9a7b'])}
           >
-            <Plus size={18} aria-hidden /> {list.length === 0 ? 'It changes colour' : 'Another'}
+            <Plus size={18} aria-hidden /> {list.length === 0 ? 'Variegated' : 'Another'}
           </button>
         )}
       </div>

@@ -54,7 +54,9 @@ export function understood(spec: FieldSpec, value: unknown): string | null {
   if (!['inches', 'mm', 'metres', 'grams'].includes(spec.kind) || /^\d*([.,]\d+)?$/u.test(text)) return null;
   const read = sent(spec, text);
   if (typeof read !== 'number') return null;
-  const unit = { inches: 'in', mm: 'mm', metres: 'm', grams: 'g' }[spec.kind as 'inches' | 'mm' | 'metres' | 'grams'];
+  const unit = { inches: 'in', mm: 'mm', metres: 'm', grams: 'g' }[
+    spec.kind as 'inches' | 'mm' | 'metres' | 'grams'
+  ];
   return `= ${Number(read.toFixed(read < 100 ? 2 : 0))} ${unit}`;
 }
 

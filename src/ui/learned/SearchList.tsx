@@ -15,7 +15,7 @@ export function SearchList({ searches }: { searches: readonly ShownSearch[] }) {
     <>
       <Problems problems={act.problems} />
       <table className="w-full border-t">
-        <HeadRow names={['Proven', 'Where', 'Rounds', 'First guess off', 'Learned from']} />
+        <HeadRow names={['Tested', 'Where', 'Rounds', 'First guess off', 'Learned from']} />
         <tbody>
           {searches.map((s) => (
             <tr key={s.setupId} className="border-t">

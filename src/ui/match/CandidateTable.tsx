@@ -26,7 +26,7 @@ export function CandidateTable({
     >
       <table className="mt-2 w-full border-t-2 border-ink text-[14px] max-sm:[&_:is(th,td):nth-child(n+7)]:hidden">
         <HeadRow
-          names={['Pick', 'Top thread', 'Bobbin', 'Needle', 'spi', 'Start gf', 'Why', 'Caution']}
+          names={['Pick', 'Top thread', 'Bobbin', 'Needle', 'spi', 'Start g', 'Why', 'Caution']}
           act={false}
         />
         <tbody>

@@ -49,7 +49,7 @@ export function CardDialog({
       <DrawingSvg
         drawing={settingCard(facts)}
         data="card"
-        title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, ${facts.topGf} over ${facts.bobbinGf} gf`}
+        title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, ${facts.topGf} over ${facts.bobbinGf} g`}
         className="mt-3 h-auto w-full max-w-[760px]"
       />
       {problem && (

@@ -95,7 +95,7 @@ export function HoldBar({
           className="min-h-11 px-2 text-indigo hover:underline"
           onClick={() => go({ topId: '', bobbinId: '', nm: '', spi: '' })}
         >
-          Let go of all
+          Reset
         </button>
       )}
     </div>

@@ -121,7 +121,7 @@ export function MatchBench({
       <div className="mt-4 grid gap-6 lg:grid-cols-[3fr_2fr]">
         <WhyTable rows={c.why} name={c.top.line} />
         <section aria-label="Cautions">
-          <h3 className="mb-1.5 text-[17px]">Mind</h3>
+          <h3 className="mb-1.5 text-[17px]">Watch for</h3>
           <ul className="space-y-1.5">
             {s.cautions.map((caution) => (
               <li key={caution.code + caution.text} className="border-t pt-1.5">

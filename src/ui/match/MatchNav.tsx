@@ -5,7 +5,7 @@ export const MATCH_VIEWS = [
   { part: '/whole', label: 'Whole quilt' },
   { part: '/colours', label: 'Colours' },
   { part: '/density', label: 'Density' },
-  { part: '/cloth', label: 'Unknown cloth' },
+  { part: '/cloth', label: 'Unknown fabric' },
   { part: '/past', label: 'Past work' },
 ] as const;
 

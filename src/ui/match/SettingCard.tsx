@@ -60,11 +60,11 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
           first
         />
         <Big
-          label="Hand speed"
+          label="Sewing speed"
           value={s.handInPerS.toFixed(1)}
           unit="in/s"
           kind={c.limitKnown}
-          beside={`the needle follows to ${s.maxInPerS.toFixed(1)}`}
+          beside={`machine can follow up to ${s.maxInPerS.toFixed(1)}`}
         />
         <Big
           label={c.proven ? 'Top tension' : 'Start top tension'}

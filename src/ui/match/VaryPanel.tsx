@@ -159,7 +159,7 @@ export function VaryPanel({
               onChange={setSpi}
             />
             <Slider
-              label="Hand speed"
+              label="Sewing speed"
               value={hand}
               min={0.2}
               max={8}
@@ -182,7 +182,7 @@ export function VaryPanel({
               min={20}
               max={300}
               step={1}
-              shown={`${topGf} gf over ${Math.round(proven.bobbinGf)}`}
+              shown={`${topGf} g over ${Math.round(proven.bobbinGf)}`}
               onChange={setTopGf}
             />
           </fieldset>

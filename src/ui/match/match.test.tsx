@@ -164,7 +164,7 @@ describe('holding a part', () => {
   });
   test('all can be let go of, when there is something held', async () => {
     bar({ nm: 110 });
-    await userEvent.click(screen.getByRole('button', { name: 'Let go of all' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Reset' }));
     expect(router.push).toHaveBeenCalledWith('/quilts/q/match?zone=z', { scroll: false });
   });
   test('nothing held, nothing to let go of', () => {
@@ -266,7 +266,7 @@ describe('sliders', () => {
   });
   test('a faster hand than the needle is cautioned at once, and can be taken back', async () => {
     panel();
-    slide('Hand speed', 7);
+    slide('Sewing speed', 7);
     expect(await screen.findByText(/needle falls behind: stay/)).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'Back to the card' }));
     expect(screen.queryByText(/needle falls behind: stay/)).toBeNull();

@@ -125,7 +125,7 @@ export function PrepareBench({
               <b>
                 <Sourced of={predicted(binding.strips)}>{binding.strips} strips</Sourced>
               </b>{' '}
-              across 44 in cloth: {length(binding.buyIn)} of it.
+              across 44 in fabric: {length(binding.buyIn)} of it.
             </p>
           )}
         </section>
@@ -169,7 +169,7 @@ export function PrepareBench({
             ) : (
               <>
                 <p className="mt-1">
-                  {length(packed.lengthIn)} of {clothIn} in cloth, {BETWEEN_IN} in between and round them,{' '}
+                  {length(packed.lengthIn)} of {clothIn} in fabric, {BETWEEN_IN} in between and round them,{' '}
                   {Math.round(packed.wasteIn2)} in² left over.
                   {clothIn! > frameIn && ' Wider than the frame: pin them in one row less.'}
                 </p>

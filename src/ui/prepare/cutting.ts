@@ -65,7 +65,7 @@ export function cuttingDiagram(c: CuttingNumbers, width = 620, height = 300): Dr
     height,
     marks,
     labels: [
-      one(x0, 16, `bought: ${way.buyIn.toFixed(1)} in of ${clothIn} in cloth`),
+      one(x0, 16, `bought: ${way.buyIn.toFixed(1)} in of ${clothIn} in fabric`),
       one(bx, 16, `the backing: ${needed.width.toFixed(1)} × ${needed.length.toFixed(1)} in, quilt inside`),
       one(
         x0,

@@ -58,12 +58,12 @@ test('another way redraws the cutting', async () => {
   await userEvent.click(screen.getAllByRole('radio')[1]!);
   expect(screen.getByRole('img', { name: /^Cutting: / }).getAttribute('aria-label')).not.toBe(before);
 });
-test('a wide cloth is taken in one piece', async () => {
+test('a wide fabric is taken in one piece', async () => {
   bench();
   await fillAt(/^Driftwood dot, width/, '108');
   expect(screen.getByRole('img', { name: /^Cutting: in one piece/ })).toBeInTheDocument();
 });
-test('prewashed cloth is bought longer, by its shrinkage', async () => {
+test('prewashed fabric is bought longer, by its shrinkage', async () => {
   bench();
   const buy = () => within(screen.getByRole('table')).getAllByRole('row')[1]!.textContent;
   const before = buy();
@@ -77,7 +77,7 @@ test.each(['', 'wide', '0'])('a width of “%s” is said at its field, and the 
   expect(screen.getByText('Give the width in inches.')).toBeInTheDocument();
   expect(screen.getByRole('region', { name: 'Binding' })).toBeInTheDocument();
 });
-test('binding: strips and how much cloth; a strip of nothing is said in words', async () => {
+test('binding: strips and how much fabric; a strip of nothing is said in words', async () => {
   bench();
   const binding = planBinding(quilt, { widthIn: 44 }, 2.5);
   const region = screen.getByRole('region', { name: 'Binding' });
@@ -105,12 +105,12 @@ test('several small quilts lie on one backing', async () => {
   await userEvent.click(screen.getByRole('checkbox', { name: /Tern mat/ }));
   expect(screen.getByRole('img', { name: /^2 quilts on one backing/ })).toBeInTheDocument();
 });
-test('a quilt too wide for the cloth beside another is said in words', async () => {
+test('a quilt too wide for the fabric beside another is said in words', async () => {
   bench({ others: [{ id: 'a', name: 'Long runner', widthIn: 60, lengthIn: 90 }] });
   await userEvent.click(screen.getByRole('checkbox', { name: /Long runner/ }));
   expect(screen.getByText(/One of them/)).toBeInTheDocument();
 });
-test('the packed drawing keeps every quilt on the cloth, and names it', () => {
+test('the packed drawing keeps every quilt on the fabric, and names it', () => {
   const smalls = [
     { id: 'a', widthIn: 14, lengthIn: 18 },
     { id: 'b', widthIn: 30, lengthIn: 12 },

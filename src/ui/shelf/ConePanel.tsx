@@ -56,7 +56,7 @@ export function ConePanel({
       </Sourced>,
     ],
     ['Thickness', `${f.diameterMm.toFixed(3)} mm`],
-    ['Breaks at', `${Math.round(f.breakGf)} gf`],
+    ['Breaks at', `${Math.round(f.breakGf)} g`],
     ['Sewn', CONE_ROLE_LABEL[cone.role]],
     [
       'Maker’s needle',
@@ -137,7 +137,15 @@ export function ConePanel({
                     { name: 'grossG', label: 'On the scale, grams', kind: 'number' },
                     { name: 'tareG', label: 'Empty cone, grams', kind: 'number' },
                   ]
-                : [{ name: 'remainingM', label: 'Metres left', hint: 'or yards: 800 yd', kind: 'metres', wide: true }]
+                : [
+                    {
+                      name: 'remainingM',
+                      label: 'Metres left',
+                      hint: 'or yards: 800 yd',
+                      kind: 'metres',
+                      wide: true,
+                    },
+                  ]
             }
             initial={how === 'weighed' ? { tareG: cone.tareG } : {}}
             fixed={{ id: cone.id, how }}

@@ -49,7 +49,7 @@ export function LabelReading({
         <span className="text-15 font-normal text-ink2">read {BASIS_WORD[f.basis]}</span>
       </p>
       <p className="mt-1">
-        {f.diameterMm.toFixed(3)} mm thick, breaks at about {Math.round(f.breakGf)} gf.
+        {f.diameterMm.toFixed(3)} mm thick, breaks at about {Math.round(f.breakGf)} g.
       </p>
       <p className="mt-1 text-13 text-ink2">{counts.map(([k, v]) => `${k} ${v}`).join(' · ')}</p>
       {f.reasons.map((r) => (

@@ -48,7 +48,7 @@ const columns = helper.columns([
     cell: ({ row }) => <Sourced of={sizeKnown(row.original)}>{Number(row.original.tex.toFixed(1))}</Sourced>,
   }),
   helper.accessor((c) => diameterMm(c), { id: 'mm', header: 'mm', cell: (x) => x.getValue().toFixed(3) }),
-  helper.accessor((c) => breakGf(c), { id: 'break', header: 'Breaks, gf', cell: (x) => whole(x.getValue()) }),
+  helper.accessor((c) => breakGf(c), { id: 'break', header: 'Breaks, g', cell: (x) => whole(x.getValue()) }),
   helper.accessor('remainingM', { header: 'Left, m', cell: (x) => whole(x.getValue()) }),
   helper.accessor((c) => CONE_ROLE_LABEL[c.role], { id: 'role', header: 'Sewn' }),
   helper.accessor('sheen', { header: 'Sheen' }),

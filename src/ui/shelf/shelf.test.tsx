@@ -97,7 +97,7 @@ describe('the label as it is read', () => {
     const { container } = read(label);
     expect(container).toHaveTextContent(tex);
     expect(container).toHaveTextContent(how);
-    expect(container).toHaveTextContent(/mm thick, breaks at about \d+ gf/);
+    expect(container).toHaveTextContent(/mm thick, breaks at about \d+ g/);
   });
   test('weight and length printed beside it are the better source', () => {
     const { container } = read('40 wt', { fullG: 135, fullM: 5000 });

@@ -42,7 +42,7 @@ export function KeysPanel({
         ))}
       </ul>
       <div className="mt-3">
-        <Big label="As they were at first" look="quiet" onClick={() => onKeys(USUAL_KEYS)} />
+        <Big label="Reset" look="quiet" onClick={() => onKeys(USUAL_KEYS)} />
       </div>
     </StandPanel>
   );

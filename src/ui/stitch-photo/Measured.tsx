@@ -56,7 +56,7 @@ export function Measured({
         <dl className="flex flex-wrap gap-x-8 gap-y-2">
           {(
             [
-              ['Stitches to the inch', told.spi.toFixed(1)],
+              ['Stitches per inch', told.spi.toFixed(1)],
               ['Uneven by', `${told.cvPct.toFixed(0)} %`],
               ['Longest', mm(told.longestMm)],
               ['Shortest', mm(told.shortestMm)],

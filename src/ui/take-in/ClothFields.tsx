@@ -61,7 +61,7 @@ export function ClothFields({
           >
             <Choice
               id={`cloth-${i}`}
-              label="Cloth"
+              label="Fabric"
               value={c.fabricId}
               onChange={(fabricId) => set(i, { fabricId })}
               options={fabrics.map((f) => ({ value: f.id, label: f.name }))}
@@ -85,7 +85,7 @@ export function ClothFields({
             />
             <button
               type="button"
-              aria-label={`Take cloth ${i + 1} out`}
+              aria-label={`Take fabric ${i + 1} out`}
               disabled={cloths.length === 1}
               className="grid size-11 place-items-center"
               onClick={() => change(cloths.filter((_, k) => k !== i))}
@@ -112,7 +112,7 @@ export function ClothFields({
                   checked={c.sewnOver ?? true}
                   onChange={(e) => set(i, { sewnOver: e.target.checked })}
                 />
-                sewn over
+                quilt over it
               </label>
             </div>
           </li>
@@ -122,7 +122,7 @@ export function ClothFields({
         className="mt-2"
         onClick={() => change([...cloths, { fabricId: fabrics[0]!.id, hex: '', share: '20' }])}
       >
-        <Plus size={18} aria-hidden /> Another cloth
+        <Plus size={18} aria-hidden /> Another fabric
       </Button>
     </>
   );

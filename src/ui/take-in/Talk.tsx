@@ -116,7 +116,7 @@ export function Talk(props: {
           {'words' in state ? state.words : state.kind === 'keeping' ? 'keeping …' : 'kept'}
         </p>
       </div>
-      <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the talk">
+      <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the intake">
         {pages.map((p, i) => (
           <li key={p.title}>
             <button
@@ -341,7 +341,7 @@ function Cloths({
 }) {
   return (
     <fieldset className="mt-4">
-      <legend className="text-[17px] font-semibold">Cloths of the top</legend>
+      <legend className="text-[17px] font-semibold">Fabrics of the top</legend>
       <ClothFields cloths={cloths} fabrics={fabrics} change={change} problemAt={at} />
     </fieldset>
   );

@@ -17,7 +17,7 @@ export function TalkCautions(p: {
   const lines = cautionsOf(p);
   if (lines.length === 0) return null;
   return (
-    <ul className="mt-4 space-y-1.5 border-t pt-2" aria-label="Mind">
+    <ul className="mt-4 space-y-1.5 border-t pt-2" aria-label="Watch for">
       {lines.map((c) => (
         <li key={c.code + c.text}>
           <CautionLine caution={c} />
@@ -44,7 +44,7 @@ function cautionsOf({
       out.push({
         code: 'unknown-cloth',
         severity: 'note',
-        text: 'Unknown cloth is matched cautiously, and tested on its own scrap first.',
+        text: 'Unknown fabric is matched cautiously, and tested on its own scrap first.',
       });
     for (const kind of new Set(clothKinds)) {
       const f = fabrics.find(kind);

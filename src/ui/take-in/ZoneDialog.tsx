@@ -141,7 +141,7 @@ export function ZoneDialog({
             </div>
           ))}
         </div>
-        <h3 className="mt-4 text-[17px]">Cloths in it</h3>
+        <h3 className="mt-4 text-[17px]">Fabrics in it</h3>
         <Controller
           control={form.control}
           name="cloths"

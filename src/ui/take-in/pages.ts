@@ -49,7 +49,7 @@ export function talkPages(p: {
     },
     {
       title: 'What it is made of',
-      ask: 'Every cloth seen in the top, and whatever needs care.',
+      ask: 'Every fabric seen in the top, and whatever needs care.',
       specs: [
         {
           name: 'features',
@@ -69,7 +69,7 @@ export function talkPages(p: {
         { name: 'backingId', label: 'Backing', kind: 'choice', options: named(p.fabrics) },
         {
           name: 'backingClothIn',
-          label: 'Width of the backing cloth',
+          label: 'Width of the backing fabric',
           kind: 'number',
           hint: 'in; empty: to be bought',
         },

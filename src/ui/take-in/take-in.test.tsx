@@ -116,7 +116,7 @@ describe('the talk', () => {
   });
   test('a second window is told', async () => {
     talk();
-    refuseNext(actions.keepIntakeAction, '', 'This talk went on in another window.');
+    refuseNext(actions.keepIntakeAction, '', 'This intake went on in another window.');
     await press(/^Go on: How large/);
     expect(await screen.findByText(/went on in another window/)).toBeInTheDocument();
   });
@@ -126,11 +126,11 @@ describe('the talk', () => {
     await fill(screen.getByLabelText('at the right'), '80.2');
     expect(screen.getByText(/The lengths agree within 0.2 in/)).toBeInTheDocument();
   });
-  test('cloths are added and taken out, the last one stays', async () => {
+  test('fabrics are added and taken out, the last one stays', async () => {
     talk({}, 3);
-    expect(screen.getByRole('button', { name: 'Take cloth 1 out' })).toBeDisabled();
-    await press(/Another cloth/);
-    await press('Take cloth 1 out');
+    expect(screen.getByRole('button', { name: 'Take fabric 1 out' })).toBeDisabled();
+    await press(/Another fabric/);
+    await press('Take fabric 1 out');
     expect(screen.getAllByLabelText('Share, %')).toHaveLength(1);
     expect(screen.getByLabelText('Share, %')).toHaveValue('20');
   });
@@ -198,7 +198,7 @@ describe('what to mind at the counter', () => {
   test.each<[string, Partial<Parameters<typeof TalkCautions>[0]>, RegExp]>([
     ['beads on a baby’s quilt', { use: 'baby', features: ['beads'] }, /can be swallowed/],
     ['bulky seams', { features: ['bulky-seams'] }, /wear eye protection/],
-    ['a cloth nobody knows', { clothKinds: ['unknown'] }, /tested on its own scrap first/],
+    ['a fabric nobody knows', { clothKinds: ['unknown'] }, /tested on its own scrap first/],
     ['flannel', { clothKinds: ['flannel'] }, /Prewash hot/],
     ['marks', {}, /may come back in the cold/],
     ['an unmarked batting', { step: 4, battingKind: 'unknown' }, /strictest: no gap wider than 2 in/],
@@ -243,7 +243,7 @@ describe('a zone', () => {
     ],
     features: ['bulky-seams'],
   });
-  test('the table says its cloths, its technique, its area and its wish', () => {
+  test('the table says its fabrics, its technique, its area and its wish', () => {
     render(<ZoneTable zones={[zone]} fabrics={fabrics} yarns={[]} />);
     const row = screen.getByRole('row', { name: /Harbour border/ });
     for (const words of ['Tide batik, Sail linen', 'bulky seams', 'swirls', '0.5 in', '512 in²', 'to sink'])
@@ -271,7 +271,7 @@ describe('a zone', () => {
     });
     await waitFor(() => expect(onClose).toHaveBeenCalled());
   });
-  test('a refusal stands at the cloth it is about', async () => {
+  test('a refusal stands at the fabric it is about', async () => {
     render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={() => {}} />);
     refuseNext(actions.keepZoneAction, 'fabrics.1.share', 'The share must lie between 0.001 and 1.');
     await press('Keep this zone');

@@ -138,7 +138,7 @@ function Face({ round, colours }: { round: TestRound; colours: Colours }) {
   return (
     <section aria-label={`Test ${round.n} as judged`}>
       <p className="font-bold">
-        {Number(round.topGf.toFixed(1))} / {Number(round.bobbinGf.toFixed(1))} gf
+        {Number(round.topGf.toFixed(1))} / {Number(round.bobbinGf.toFixed(1))} g
       </p>
       <ul>
         {ways.map(([d, v]) => (

@@ -72,12 +72,12 @@ export function StandInPanel({
         >
           Sew it on the stand-in
         </Button>
-        {read && <p role="status">The gauge reads {read.join(', ')} gf: its middle stands in the field.</p>}
+        {read && <p role="status">The gauge reads {read.join(', ')} g: its middle stands in the field.</p>}
       </div>
       <p className="mt-1.5 text-ink2">
         Without a gauge for the bobbin: hold the case by its thread over your palm. It should hang; a small
         jerk lets it slip a hand’s breadth and stop. Falls by itself: tighten an eighth of a turn. Does not
-        move: loosen. That is about 20 to 25 gf.
+        move: loosen. That is about 20 to 25 g.
       </p>
     </details>
   );

@@ -156,13 +156,13 @@ export function TestBench({
                 <Sourced of={proven(told.move.from)}>{gf(told.move.from)}</Sourced> <span aria-hidden>→</span>
                 <span className="sr-only"> to </span>{' '}
                 <Sourced of={predicted(told.move.to)}>{gf(told.move.to)}</Sourced>{' '}
-                <span className="text-16 font-medium">gf</span>
+                <span className="text-16 font-medium">g</span>
               </>
             ) : (
               <Sourced of={next.done ? proven(next.topGf) : predicted(next.topGf)}>
-                {gf(next.topGf)} <small className="text-16 font-medium">gf top</small>{' '}
+                {gf(next.topGf)} <small className="text-16 font-medium">g top</small>{' '}
                 <span className="text-ink2">/</span> {gf(next.bobbinGf)}{' '}
-                <small className="text-16 font-medium">gf bobbin</small>
+                <small className="text-16 font-medium">g bobbin</small>
               </Sourced>
             )}
           </p>
@@ -346,7 +346,7 @@ export function TestBench({
           <DrawingSvg
             drawing={ladder}
             className="max-w-full"
-            title={`Top tension: likely between ${Math.round(bands.at(-1)!.low80)} and ${Math.round(bands.at(-1)!.high80)} gf; next ${Math.round(next.topGf)} gf`}
+            title={`Top tension: likely between ${Math.round(bands.at(-1)!.low80)} and ${Math.round(bands.at(-1)!.high80)} g; next ${Math.round(next.topGf)} g`}
           />
         </div>
       </div>

@@ -57,7 +57,7 @@ export function TestStrip(props: {
             <div className="pt-1 pl-4 leading-tight">
               <span className="text-[18px] font-bold">
                 <Sourced of={proven(null, 'sewn')}>
-                  {fmt(r.topGf)} / {fmt(r.bobbinGf)} <small className="text-13 font-medium">gf</small>
+                  {fmt(r.topGf)} / {fmt(r.bobbinGf)} <small className="text-13 font-medium">g</small>
                 </Sourced>
               </span>
               <p className="mt-0.5 leading-tight">
@@ -99,7 +99,7 @@ export function TestStrip(props: {
             <span className="text-[18px] font-bold">
               <Sourced of={predicted(null)}>
                 {fmt(props.next.topGf)} / {fmt(props.next.bobbinGf)}{' '}
-                <small className="text-13 font-medium">gf</small>
+                <small className="text-13 font-medium">g</small>
               </Sourced>
             </span>
             <p className="mt-0.5 leading-tight">

@@ -102,16 +102,16 @@ test('tensions that are not numbers come back to their field, and nothing typed 
   jest.mocked(actions.logTestAction).mockResolvedValueOnce({
     ok: false,
     problems: [
-      { path: 'topGf', message: 'Give the top tension in gf as a number, such as 108.' },
+      { path: 'topGf', message: 'Give the top tension in g as a number, such as 108.' },
       { path: 'verdicts', message: 'Say how at least one direction looks before storing the test.' },
     ],
   });
   bench([]);
-  const top = screen.getByLabelText('Top, gf');
+  const top = screen.getByLabelText('Top, g');
   await userEvent.clear(top);
   await fill(top, 'tight');
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
-  expect(await screen.findByText(/Give the top tension in gf/)).toBeInTheDocument();
+  expect(await screen.findByText(/Give the top tension in g/)).toBeInTheDocument();
   expect(screen.getByText(/at least one direction/)).toBeInTheDocument();
   expect(top).toHaveValue('tight');
 });
@@ -190,7 +190,7 @@ test('one test is opened: its note, and beside it another', async () => {
   const dialog = await screen.findByRole('dialog');
   await userEvent.selectOptions(within(dialog).getByLabelText('Beside it'), 'test 1');
   expect(within(dialog).getAllByRole('region')).toHaveLength(2);
-  expect(within(dialog).getByText('From test 1 to test 2: top down 14 gf.')).toBeVisible();
+  expect(within(dialog).getByText('From test 1 to test 2: top down 14 g.')).toBeVisible();
   await fill(within(dialog).getByLabelText('Note'), 'on the hem');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep test 2' }));
   expect(lastSent(actions.amendRoundAction)).toMatchObject({ roundId: 'r2', note: 'on the hem' });
@@ -200,7 +200,7 @@ test('the stand-in sews the test: its appearances stand in the tiles', async () 
   bench([]);
   await userEvent.click(await screen.findByText(/practise with the stand-ins/));
   await userEvent.click(screen.getByRole('button', { name: 'Read the gauge' }));
-  expect(await screen.findByText(/The gauge reads \d+, \d+, \d+ gf/)).toBeVisible();
+  expect(await screen.findByText(/The gauge reads \d+, \d+, \d+ g/)).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'Sew it on the stand-in' }));
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
   const { verdicts } = lastSent(actions.logTestAction) as { verdicts: Record<string, number> };
@@ -210,7 +210,7 @@ test('the stand-in sews the test: its appearances stand in the tiles', async () 
 test('the ladder is told in words', () => {
   bench([round(1, 100, four(1))]);
   expect(
-    screen.getByRole('img', { name: /^Top tension: likely between \d+ and \d+ gf; next \d+ gf$/ }),
+    screen.getByRole('img', { name: /^Top tension: likely between \d+ and \d+ g; next \d+ g$/ }),
   ).toBeInTheDocument();
 });
 
@@ -219,6 +219,6 @@ test('every test lies on the strip, which scrolls in itself when they are many',
   const strip = screen.getByRole('list', { name: 'Tests in order' });
   expect(strip).toHaveAttribute('tabindex', '0');
   expect(within(strip).getByText('Test 2:', { exact: false })).toBeInTheDocument();
-  expect(within(strip).getAllByText('top down 1 gf')).toHaveLength(5);
+  expect(within(strip).getAllByText('top down 1 g')).toHaveLength(5);
   expect(within(strip).getByText('Test 6:', { exact: false })).toBeInTheDocument();
 });

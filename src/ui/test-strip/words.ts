@@ -75,7 +75,7 @@ export function changeSince(before: TestRound | undefined, now: TestRound): stri
     ] as const
   )
     .filter(([, a, b]) => Math.abs(a - b) >= 0.05)
-    .map(([part, a, b]) => `${part} ${b > a ? 'up' : 'down'} ${shownGf(Math.abs(b - a))} gf`);
+    .map(([part, a, b]) => `${part} ${b > a ? 'up' : 'down'} ${shownGf(Math.abs(b - a))} g`);
   return parts.length === 0 ? 'nothing changed' : parts.join(', ');
 }
 

@@ -51,7 +51,7 @@ export function YarnBench({ yarns, machines }: { yarns: Yarn[]; machines: Machin
                 <td className="pr-3 whitespace-nowrap">
                   {Number(y.diameterMm.toFixed(2))} mm
                   <span className="block text-13 text-ink2">
-                    {Math.round(25.4 / y.diameterMm)} turns to the inch
+                    {Math.round(25.4 / y.diameterMm)} turns per inch
                   </span>
                 </td>
                 <td className="pr-3">

@@ -34,7 +34,7 @@ export const CALIBRATION: Record<
     unit: 'a minute',
     factor: 6,
     steps: [
-      'Put paper under the foot, no thread, idling mode, and lock the carriage.',
+      'Put paper under the foot, no thread, the regulator set to keep sewing when you pause, and lock the carriage.',
       'Set the idle, let the needle turn for ten seconds, and stop. Keep your hands outside the foot.',
       'Count the strokes (the paper may be drawn on slowly by hand). Do it at two or more settings.',
     ],
@@ -43,7 +43,7 @@ export const CALIBRATION: Record<
   'top-dial': {
     title: 'Top tension dial to grams',
     mark: 'Mark or quarter turns',
-    value: 'Gauge, gf',
+    value: 'Gauge, g',
     unit: 'gf',
     factor: 1,
     steps: [
@@ -56,7 +56,7 @@ export const CALIBRATION: Record<
   'bobbin-turns': {
     title: 'Bobbin screw to grams',
     mark: 'Turns from fully in, or drop word',
-    value: 'Gauge, gf',
+    value: 'Gauge, g',
     unit: 'gf',
     factor: 1,
     steps: [

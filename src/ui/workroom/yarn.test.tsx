@@ -29,7 +29,7 @@ test('how thick, how much is here, and whether the foot takes it', () => {
   );
   const [, first, second] = screen.getAllByRole('row');
   expect(first).toHaveTextContent(
-    /3\.2 mm.*8 turns to the inch.*2\.5 skeins, 113 m.*too thick for Long one, whose hole is 3 mm/,
+    /3\.2 mm.*8 turns per inch.*2\.5 skeins, 113 m.*too thick for Long one, whose hole is 3 mm/,
   );
   expect(second).toHaveTextContent(/1 skein.*runs through on Long one/);
 });

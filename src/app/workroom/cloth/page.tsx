@@ -4,7 +4,7 @@ import { readPreferences } from '@/data/preferences';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { ClothBench } from '@/ui/workroom/ClothBench';
 
-export const metadata = { title: 'Cloth and batting' };
+export const metadata = { title: 'Fabric and batting' };
 
 export default async function ClothPage() {
   const [fabrics, battings, preferences, away] = await Promise.all([

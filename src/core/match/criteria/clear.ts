@@ -28,7 +28,7 @@ export const clearThread: CriterionOf<TopContext> = {
         ? {
             reason: {
               code: 'clear-on-few',
-              text: 'Clear thread is for lines through many colours: on this cloth a thread of its own colour is the better line.',
+              text: 'Clear thread is for lines through many colours: on this fabric a thread of its own colour is the better line.',
             },
           }
         : facts.colours >= MANY
@@ -56,7 +56,7 @@ export const seenThrough: CriterionOf<PairContext> = {
           caution: {
             code: 'bobbin-seen-through',
             severity: 'note',
-            text: 'The bobbin thread is seen through the clear one: its colour is far from the cloth’s.',
+            text: 'The bobbin thread is seen through the clear one: its colour is far from the fabric’s.',
           },
         }
       : {},

@@ -165,7 +165,7 @@ export const colour: CriterionOf<TopContext> = {
       return {
         reason: {
           code: 'colour-unknown',
-          text: `The colour of ${c.facts.cloths.length === 0 ? 'the cloth' : 'the thread'} is not known.`,
+          text: `The colour of ${c.facts.cloths.length === 0 ? 'the fabric' : 'the thread'} is not known.`,
           act: 'Lay the cone on the top and judge it there.',
         },
       };
@@ -199,9 +199,9 @@ export const colour: CriterionOf<TopContext> = {
               ? c.facts.zone.visibility === 'texture'
                 ? {
                     code: 'texture-reads',
-                    text: 'Close to the cloth: the texture speaks, not the thread.',
+                    text: 'Close to the fabric: the texture speaks, not the thread.',
                   }
-                : { code: 'thread-sinks', text: `Sinks in: nearly the colour of the cloth.${changing(c)}` }
+                : { code: 'thread-sinks', text: `Sinks in: nearly the colour of the fabric.${changing(c)}` }
               : { code: 'thread-blends', text: `Blends: texture more than colour${where}.${changing(c)}` },
         };
       }
@@ -220,7 +220,7 @@ export const colour: CriterionOf<TopContext> = {
                 code: 'thread-stands-out',
                 text:
                   penalty === 0
-                    ? `Stands out${many ? ' on every cloth of the zone' : ' from the cloth'}.`
+                    ? `Stands out${many ? ' on every fabric of the zone' : ' from the fabric'}.`
                     : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
               },
             };

@@ -43,7 +43,7 @@ export const blade: CriterionOf<TopContext> = {
         caution: {
           code: 'point-differs',
           severity: 'note',
-          text: `The cloth asks for a ${needle.wantedPoint} point; the drawer has ${needle.point} in Nm ${needle.nm}.`,
+          text: `The fabric asks for a ${needle.wantedPoint} point; the drawer has ${needle.point} in Nm ${needle.nm}.`,
           act: `Buy Nm ${needle.nm} ${needle.wantedPoint}.`,
         },
       };

@@ -50,11 +50,11 @@ export const thickness: CriterionOf<TopContext> = {
         return {
           reason:
             penalty <= 0.25
-              ? { code: 'fine', text: `Fine, ${mm}: sits down in the cloth.` }
+              ? { code: 'fine', text: `Fine, ${mm}: sits down in the fabric.` }
               : {
                   code: 'stands-up',
                   text: facts.standsUp
-                    ? `${mm} on raised cloth: only a very fine thread sinks there.`
+                    ? `${mm} on raised fabric: only a very fine thread sinks there.`
                     : `${mm}: a finer thread would sit lower.`,
                 },
         };

@@ -33,7 +33,7 @@ export const yarn: CriterionOf<TopContext> = {
         caution: {
           code: 'yarn-not-held',
           severity: 'note',
-          text: `Breaks at ${Math.round(breakGf(c.thread))} gf: too weak to hold a yarn for long.`,
+          text: `Breaks at ${Math.round(breakGf(c.thread))} g: too weak to hold a yarn for long.`,
         },
       };
     if (de === null) return {};

@@ -195,7 +195,7 @@ function mend(x: Loaded) {
       <p className="text-[17px]">
         {x.open.length === 0
           ? 'Nothing is open: the mend list is clear.'
-          : `${x.open.length === 1 ? 'One fault is' : `${x.open.length} faults are`} to be mended, or accepted with a word.`}
+          : `${x.open.length === 1 ? 'One fault is' : `${x.open.length} faults are`} to be mended, or the client agrees to leave it.`}
       </p>
       <ul className="mt-2 border-t-2 border-ink">
         {[...x.open, ...later].map((f) => (
@@ -391,7 +391,7 @@ async function home(x: Loaded) {
         <div className="mt-5 border-t pt-3">
           {x.hand.waivedBy && quilt.handedBackOn && (
             <p className="mb-2">
-              Let go with open faults by {x.hand.waivedBy}: {x.hand.waivedWhy}
+              Handed back with open faults, decided by {x.hand.waivedBy}: {x.hand.waivedWhy}
             </p>
           )}
           <HomeForm

@@ -9,7 +9,7 @@ import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 
-export const metadata = { title: 'Unknown cloth' };
+export const metadata = { title: 'Unknown fabric' };
 
 export default async function ClothPage(
   props: QuiltPageProps & { searchParams: Promise<{ cloth?: string }> },
@@ -30,9 +30,9 @@ export default async function ClothPage(
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/cloth">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/cloth" />
       {!zone || !cloth ? (
-        <Empty title={zone ? 'No cloth in this zone' : 'No zones yet'}>
+        <Empty title={zone ? 'No fabric in this zone' : 'No zones yet'}>
           {zone
-            ? 'Say at Take in which cloth lies here; “unknown” is a proper choice.'
+            ? 'Say at Take in which fabric lies here; “unknown” is a proper choice.'
             : 'Draw the zones of this quilt on its map first.'}
         </Empty>
       ) : (
@@ -42,7 +42,7 @@ export default async function ClothPage(
             <p className="min-w-0 flex-1 text-ink2">
               zone {zone.letter}, {zone.name} ·{' '}
               {cloth.kind === 'unknown'
-                ? 'nobody knows this cloth yet: describe it by hand and eye'
+                ? 'nobody knows this fabric yet: describe it by hand and eye'
                 : `kept as ${fabrics.get(cloth.kind).label}; describe it to see what else it may be`}
             </p>
             {cloths.length > 1 &&
@@ -60,7 +60,7 @@ export default async function ClothPage(
           </div>
           {elsewhere.length > 0 && (
             <p className="mt-1">
-              A cloth nobody knows lies in{' '}
+              A fabric nobody knows lies in{' '}
               {elsewhere.map((z, i) => (
                 <span key={z.id}>
                   {i > 0 && ', '}

@@ -26,9 +26,9 @@ export default async function ColoursPage(props: QuiltPageProps) {
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/colours">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/colours" />
       {!zone || zone.fabrics.length === 0 ? (
-        <Empty title={zone ? 'No cloth in this zone' : 'No zones yet'}>
+        <Empty title={zone ? 'No fabric in this zone' : 'No zones yet'}>
           {zone
-            ? 'Say at Take in which cloth lies here; then its colours can be picked and threads laid across them.'
+            ? 'Say at Take in which fabric lies here; then its colours can be picked and threads laid across them.'
             : 'Draw the zones of this quilt on its map first.'}
         </Empty>
       ) : (

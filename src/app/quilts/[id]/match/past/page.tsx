@@ -66,8 +66,8 @@ export default async function PastPage(props: QuiltPageProps) {
               <input
                 name="q"
                 defaultValue={words}
-                aria-label="Client, quilt, thread or cloth"
-                placeholder="Client, quilt, thread or cloth"
+                aria-label="Client, quilt, thread or fabric"
+                placeholder="Client, quilt, thread or fabric"
                 className="min-h-11 w-64 rounded border border-rule bg-cloth px-3 text-16"
               />
               <button
@@ -102,7 +102,7 @@ export default async function PastPage(props: QuiltPageProps) {
                       {work.client}, {format(work.at, 'MMM yyyy')}
                     </p>
                     <p>
-                      {techniques.find(work.technique)?.label}, {work.spacingIn} in apart, on{' '}
+                      {techniques.find(work.technique)?.label}, spacing {work.spacingIn} in, on{' '}
                       {work.cloths.map((c) => c.name).join(', ')}; {work.batting}
                     </p>
                     <p className="text-13 text-ink2">
@@ -119,7 +119,7 @@ export default async function PastPage(props: QuiltPageProps) {
                     </p>
                     <p>
                       <Sourced of={work.proven ? proven(sewnAs(work).topGf) : predicted(sewnAs(work).topGf)}>
-                        {Math.round(sewnAs(work).topGf)} / {Math.round(sewnAs(work).bobbinGf)} gf
+                        {Math.round(sewnAs(work).topGf)} / {Math.round(sewnAs(work).bobbinGf)} g
                       </Sourced>{' '}
                       {work.rounds === 0
                         ? 'not tested'

@@ -21,10 +21,10 @@ export default async function WholePage(props: QuiltPageProps) {
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/whole" />
       {zones.length === 0 || clothless.length > 0 ? (
-        <Empty title={zones.length === 0 ? 'No zones yet' : 'A zone has no cloth'}>
+        <Empty title={zones.length === 0 ? 'No zones yet' : 'A zone has no fabric'}>
           {zones.length === 0
             ? 'Draw the zones of this quilt on its map first; then all of them can be matched together.'
-            : `Say at Take in which cloth lies in ${clothless.map((z) => z.letter).join(', ')}; then all zones can be matched together.`}
+            : `Say at Take in which fabric lies in ${clothless.map((z) => z.letter).join(', ')}; then all zones can be matched together.`}
         </Empty>
       ) : (
         <WholeBench

@@ -85,7 +85,7 @@ function strip({ view, zone, rounds }: Loaded) {
             <div className="flex items-baseline gap-4">
               <b className="text-20">{r.n}</b>
               <b>
-                {Number(r.topGf.toFixed(1))} / {Number(r.bobbinGf.toFixed(1))} gf
+                {Number(r.topGf.toFixed(1))} / {Number(r.bobbinGf.toFixed(1))} g
               </b>
               <span>{changeSince(rounds[i - 1], r)}</span>
             </div>
