@@ -88,6 +88,26 @@ test('a file is previewed with every problem, its good rows stored, and taken ba
   await expect(page.getByText(/at most 10 MB/)).toBeVisible();
 });
 
+test('labels pasted one a line are read at once, added, and undone', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Paste labels' }).click();
+  await page
+    .getByLabel(/^Labels, one cone a line/)
+    .fill('Ropewalk poly 40 teal 6000 yd\nBell Buoy cotton 50/3 rust\ntex 5000');
+  const read = page.getByRole('list', { name: 'Understood as' });
+  await expect(read).toContainText('= Polyester filament, tex 25, Teal, 5486.4 m'.toLowerCase().slice(2), {
+    ignoreCase: true,
+  });
+  await expect(read).toContainText('threads lie between');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Add 2 cones' }).click();
+  await expect(page.getByText('2 on the shelf')).toBeVisible();
+  await page.getByLabel('Find on the shelf').fill('Ropewalk');
+  await expect(page.getByText(/^1 of \d+ cones/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Undone: 2 removed.')).toBeVisible();
+});
+
 test('Find goes anywhere from the keyboard', async ({ page }) => {
   await page.goto('/');
   await page.keyboard.press('Control+k');

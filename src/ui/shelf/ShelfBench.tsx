@@ -20,6 +20,7 @@ import { ShelfRows } from './ShelfRows';
 const ShelfTable = dynamic(() => patiently(() => import('./ShelfTable')).then((m) => m.ShelfTable));
 const ConeDialog = dynamic(() => patiently(() => import('./ConeDialog')).then((m) => m.ConeDialog));
 const ConePanel = dynamic(() => patiently(() => import('./ConePanel')).then((m) => m.ConePanel));
+const PasteDialog = dynamic(() => patiently(() => import('./PasteDialog')).then((m) => m.PasteDialog));
 const ManyDialog = dynamic(() => patiently(() => import('./ManyDialog')).then((m) => m.ManyDialog));
 
 const MOST_COMPARED = 6;
@@ -40,6 +41,7 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number;
   const [openId, setOpenId] = useState<string | null>(open ?? null);
   const [editing, setEditing] = useState<Cone | 'new' | null>(null);
   const [many, setMany] = useState(false);
+  const [pasting, setPasting] = useState(false);
   const settled = useDeferredValue(filter);
   const shown = useMemo(() => shelve(cones, settled, lowM), [cones, settled, lowM]);
   const set = (part: Partial<ShelfFilter>) => setFilter((f) => ({ ...f, ...part }));
@@ -98,6 +100,7 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number;
         <ButtonLink href="/workroom/files" look="quiet">
           Files in and out
         </ButtonLink>
+        <Button onClick={() => setPasting(true)}>Paste labels</Button>
         <Button look="act" onClick={() => setEditing('new')}>
           <Plus size={18} aria-hidden /> Add a line
         </Button>
@@ -110,6 +113,7 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number;
               <Button look="act" onClick={() => setEditing('new')}>
                 Add the first line
               </Button>
+              <Button onClick={() => setPasting(true)}>Paste labels</Button>
               <ButtonLink href="/workroom/files">Bring in a CSV file</ButtonLink>
             </span>
           }
@@ -283,6 +287,7 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number;
           }}
         />
       )}
+      {pasting && <PasteDialog onClose={() => setPasting(false)} />}
       {many && (
         <ManyDialog
           ids={[...picked]}
