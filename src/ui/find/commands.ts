@@ -10,6 +10,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
     also: 'learned speed hours tension offsets',
     href: '/workroom/learned',
   },
+  { label: 'Words of the trade', also: 'glossary terms meaning spi tex loft', href: '/glossary' },
   { label: 'Studio record', also: 'handed back home past quilts hours promise', href: '/record' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
   {

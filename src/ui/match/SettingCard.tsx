@@ -4,6 +4,7 @@ import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';
+import { Term } from '@/ui/kit/Term';
 import { Sourced } from '@/ui/kit/Sourced';
 import type { Known } from '@/core/source/known';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
@@ -69,7 +70,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
         <Big
           label={c.proven ? 'Top tension' : 'Start top tension'}
           value={num(top)}
-          unit="gf"
+          unit="g"
           kind={c.tensionKnown}
           beside={
             (c.proven
@@ -82,7 +83,7 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
         <Big
           label={c.proven ? 'Bobbin tension' : 'Start bobbin tension'}
           value={num(bobbin)}
-          unit="gf"
+          unit="g"
           kind={c.tensionKnown}
           beside={(c.proven ? c.proven.over : 'set this first') + at(c.places.bobbin)}
         />
@@ -95,6 +96,14 @@ const rounds = ({ guess: g }: Candidate) =>
   g
     ? `; from ${g.searches} ${g.searches === 1 ? 'search' : 'searches'}, likely ${g.roundsLow === g.roundsHigh ? g.roundsLow : `${g.roundsLow} to ${g.roundsHigh}`} ${g.roundsHigh === 1 ? 'round' : 'rounds'}`
     : '';
+/** Labels that a beginner may not know, by their word in the glossary. */
+const EXPLAINED: Readonly<Record<string, string>> = {
+  'Stitch length': 'spi',
+  'Start top tension': 'top tension',
+  'Top tension': 'top tension',
+  'Start bobbin tension': 'bobbin tension',
+  'Bobbin tension': 'bobbin tension',
+};
 const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
 const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
 
@@ -166,7 +175,9 @@ function Big({
 }) {
   return (
     <div className={cell(first)}>
-      <p className="text-13 text-ink2">{label}</p>
+      <p className="text-13 text-ink2">
+        {EXPLAINED[label] ? <Term of={EXPLAINED[label]}>{label}</Term> : label}
+      </p>
       <p className="mt-0.5 flex flex-wrap items-baseline gap-x-2">
         <span className="text-28 leading-none font-bold">
           <Sourced of={kind}>

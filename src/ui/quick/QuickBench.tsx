@@ -12,6 +12,7 @@ import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Field, TextField } from '@/ui/kit/Field';
 import { Problems } from '@/ui/kit/Problems';
+import { Term } from '@/ui/kit/Term';
 import { SourceKey, Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { useWorker } from '@/ui/kit/use-worker';
@@ -203,6 +204,13 @@ function Pick({
   );
 }
 
+/** Labels that a beginner may not know, by their word in the glossary. */
+const EXPLAINED: Readonly<Record<string, string>> = {
+  'Stitches per inch': 'spi',
+  Regulator: 'regulator',
+  'Top tension': 'top tension',
+  'Bobbin tension': 'bobbin tension',
+};
 const one = (x: number) => String(Number(x.toFixed(1)));
 
 /** The answer as a card: large what is set, small why, and what lies beside it. */
@@ -230,7 +238,9 @@ function Card({ told }: { told: QuickAnswer }) {
       <dl className="mt-2 grid grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-3 xl:grid-cols-4">
         {facts.map(([label, value, beside]) => (
           <div key={label} className="min-w-0">
-            <dt className="text-13 text-ink2">{label}</dt>
+            <dt className="text-13 text-ink2">
+              {EXPLAINED[label] ? <Term of={EXPLAINED[label]}>{label}</Term> : label}
+            </dt>
             <dd className={value.length > 14 ? 'text-16 font-semibold' : 'text-24 leading-tight font-bold'}>
               <Sourced of={predicted(null)}>{value}</Sourced>
             </dd>

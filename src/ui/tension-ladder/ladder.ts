@@ -35,7 +35,7 @@ export function tensionLadder(ladder: LadderNumbers, width = 352, height = 300):
   const cell = across.bandwidth();
   const x = (i: number) => across(i)! + cell / 2;
   const marks: Mark[] = [];
-  const labels: Label[] = [{ x: left - 7, y: top - 2, anchor: 'end', text: 'gf', colour: 'var(--ink2)' }];
+  const labels: Label[] = [{ x: left - 7, y: top - 2, anchor: 'end', text: 'g', colour: 'var(--ink2)' }];
   let drawn = Infinity;
   for (const gf of STEPS) {
     if (gf < lo || gf > hi) continue;

@@ -44,7 +44,7 @@ export const CALIBRATION: Record<
     title: 'Top tension dial to grams',
     mark: 'Mark or quarter turns',
     value: 'Gauge, g',
-    unit: 'gf',
+    unit: 'g',
     factor: 1,
     steps: [
       'Thread the top as for sewing, presser foot down, needle not threaded.',
@@ -57,7 +57,7 @@ export const CALIBRATION: Record<
     title: 'Bobbin screw to grams',
     mark: 'Turns from fully in, or drop word',
     value: 'Gauge, g',
-    unit: 'gf',
+    unit: 'g',
     factor: 1,
     steps: [
       'Take the bobbin case out; count turns of its screw outwards from a gentle stop as numbers below 0.',
