@@ -12,6 +12,7 @@ import type {
   RemainingSource,
   RulerShape,
   Sheen,
+  TensionSchool,
   Softness,
   Step,
   TurnRule,
@@ -48,7 +49,7 @@ export interface Preferences {
   rollingSchool: 'least-time' | 'one-way' | 'down-and-up';
   changeTroubleMin: number;
   footSchool: 'split' | 'ruler-foot';
-  tensionSchool: 'both' | 'gauge' | 'dial';
+  tensionSchool: TensionSchool;
   bastingSchool: 'edges' | 'edges-and-middle';
   prewashSchool: 'ask' | 'always' | 'never';
   gapShare: number;

@@ -114,3 +114,7 @@ export const WISH_LABEL: Readonly<Record<VisibilityWish, string>> = {
   texture: 'be texture',
   show: 'show',
 };
+
+/** How tensions are set in a studio. */
+export const TENSION_SCHOOLS = ['both', 'gauge', 'dial'] as const;
+export type TensionSchool = (typeof TENSION_SCHOOLS)[number];

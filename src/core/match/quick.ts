@@ -1,4 +1,4 @@
-import { inQuarters, placeOn, type Scales } from '../machine/scales';
+import { placeOn, type Scales } from '../machine/scales';
 import { eyeRatio } from '../needle/eye';
 import { type Caution, CoreError, type Reason } from '../notes';
 import { curveFacts } from '../stitch/curve';
@@ -8,8 +8,8 @@ import { battings } from '../tables/battings';
 import { NEEDLE_SIZES } from '../tables/needles';
 import { FEET, techniques } from '../tables/techniques';
 import { readConeLine } from '../thread/read-cone-line';
-import { gramsText } from '../units/force';
-import type { Use, VisibilityWish } from '../fields/lists';
+import { tensionSaid } from '../tension/said';
+import type { TensionSchool, Use, VisibilityWish } from '../fields/lists';
 import { match } from './match';
 import type { MatchMachine, MatchNeedle, MatchPreferences, MatchThread } from './request';
 import type { Setup } from './setup';
@@ -34,7 +34,7 @@ export interface QuickStudio {
   needles: readonly MatchNeedle[];
   preferences?: MatchPreferences;
   /** How tensions are set here. */
-  tensionSchool: 'both' | 'gauge' | 'dial';
+  tensionSchool: TensionSchool;
   scales: Scales;
 }
 
@@ -188,30 +188,17 @@ function onThread<T>(work: () => T): T {
   }
 }
 
-/** Grams for those with a gauge, marks where the dial was measured, else the drop test and the balance of a test. */
+/** Start tensions as this studio sets them. */
 function tensionWords(
   { topGf, bobbinGf }: Setup,
   { tensionSchool, scales }: QuickStudio,
 ): Pick<QuickAnswer, 'topWords' | 'bobbinWords'> {
-  const mark = (which: 'top-dial' | 'bobbin-turns', gf: number) => placeOn(scales, which, gf);
-  if (tensionSchool === 'dial')
-    return {
-      topWords: mark('top-dial', topGf) ?? `balance it over the bobbin: ${firmness(topGf)} to begin with`,
-      bobbinWords: mark('bobbin-turns', bobbinGf) ?? dropTest(bobbinGf),
-    };
-  const beside = (gf: number, at: string | null) => `${gramsText(gf)} g${at ? `, ${at}` : ''}`;
-  return tensionSchool === 'gauge'
-    ? { topWords: beside(topGf, null), bobbinWords: beside(bobbinGf, null) }
-    : {
-        topWords: beside(topGf, mark('top-dial', topGf)),
-        bobbinWords: beside(bobbinGf, mark('bobbin-turns', bobbinGf)),
-      };
+  const words = (kind: 'top-dial' | 'bobbin-turns', gf: number) => {
+    const { big, unit, beside } = tensionSaid(tensionSchool, kind, gf, placeOn(scales, kind, gf));
+    return [unit ? `${big} ${unit}` : big, unit ? beside : ''].filter(Boolean).join(', ');
+  };
+  return { topWords: words('top-dial', topGf), bobbinWords: words('bobbin-turns', bobbinGf) };
 }
-
-const firmness = (gf: number) => (gf < 65 ? 'light' : gf < 105 ? 'medium' : 'firm');
-/** The drop test in words: a case held by its thread, let bounce once. Heavier tension, shorter drop (judgement). */
-const dropTest = (gf: number): string =>
-  `drop test: jerked once, the case slides ${inQuarters(gf < 17 ? 4 : gf < 22 ? 3 : gf < 27 ? 2 : 1)} in and stops`;
 
 const MOST_WATCHED = 3;
 function watchFor({ cautions, reasons, safety }: Setup): Caution[] {

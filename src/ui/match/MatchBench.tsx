@@ -4,6 +4,7 @@ import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { chooseSetupAction } from '@/actions/server';
+import type { TensionSchool } from '@/core/fields/lists';
 import type { StitchMachine } from '@/core/stitch/machine';
 import type { Zone } from '@/data/types';
 import { CLEAR } from '@/ui/draw/colour';
@@ -35,6 +36,7 @@ export function MatchBench({
   seenVersion,
   backingHex,
   shank,
+  school,
   held,
   machine,
   vary,
@@ -47,6 +49,8 @@ export function MatchBench({
   seenVersion: number;
   backingHex: string;
   shank: string;
+  /** How tensions are set in this studio. */
+  school: TensionSchool;
   held: Held;
   machine: StitchMachine;
   vary: VaryZone;
@@ -104,7 +108,7 @@ export function MatchBench({
         />
       )}
       <Problems problems={problems} />
-      <SettingCard candidate={c} shank={shank} />
+      <SettingCard candidate={c} shank={shank} school={school} />
       <VaryPanel
         key={picked}
         candidate={c}

@@ -3,6 +3,8 @@ import { MODE_LABEL, stitchesAMinute } from '@/core/stitch/machine';
 import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
+import type { TensionSchool } from '@/core/fields/lists';
+import { tensionSaid, type TensionSaid } from '@/core/tension/said';
 import type { Cone } from '@/data/types';
 import { Term } from '@/ui/kit/Term';
 import { Sourced } from '@/ui/kit/Sourced';
@@ -20,11 +22,22 @@ const MODE_WHY = {
 };
 
 /** The set-up of a zone, every number with the line that says where it comes from. */
-export function SettingCard({ candidate: c, shank }: { candidate: Candidate; shank: string }) {
+export function SettingCard({
+  candidate: c,
+  shank,
+  school,
+}: {
+  candidate: Candidate;
+  shank: string;
+  school: TensionSchool;
+}) {
   const s = c.setup;
   const kind = c.known;
   const top = c.proven?.topGf ?? s.topGf;
   const bobbin = c.proven?.bobbinGf ?? s.bobbinGf;
+  const topSaid = tensionSaid(school, 'top-dial', top, c.places.top);
+  const bobbinSaid = tensionSaid(school, 'bobbin-turns', bobbin, c.places.bobbin);
+  const beside = (said: TensionSaid) => at(said.beside || null);
   return (
     <section aria-label="Setting card" className="mt-2 border-t-2 border-ink">
       <div className="grid grid-cols-[1.3fr_1.3fr_1fr_0.9fr_0.9fr] divide-x border-b max-sm:grid-cols-2 max-sm:[&>*]:border-b max-sm:[&>*]:px-2">
@@ -69,23 +82,23 @@ export function SettingCard({ candidate: c, shank }: { candidate: Candidate; sha
         />
         <Big
           label={c.proven ? 'Top tension' : 'Start top tension'}
-          value={num(top)}
-          unit="g"
+          value={topSaid.big}
+          unit={topSaid.unit}
           kind={c.tensionKnown}
           beside={
             (c.proven
               ? c.proven.words
               : c.turnedBack
                 ? `test again: ${c.turnedBack}`
-                : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}${rounds(c)}`) + at(c.places.top)
+                : `${Math.round(c.topLowGf)} to ${Math.round(c.topHighGf)}${rounds(c)}`) + beside(topSaid)
           }
         />
         <Big
           label={c.proven ? 'Bobbin tension' : 'Start bobbin tension'}
-          value={num(bobbin)}
-          unit="g"
+          value={bobbinSaid.big}
+          unit={bobbinSaid.unit}
           kind={c.tensionKnown}
-          beside={(c.proven ? c.proven.over : 'set this first') + at(c.places.bobbin)}
+          beside={(c.proven ? c.proven.over : 'set this first') + beside(bobbinSaid)}
         />
       </div>
     </section>

@@ -308,6 +308,7 @@ describe('the bench of a zone', () => {
         candidates={candidates}
         seenVersion={2}
         backingHex="#d8cfbb"
+        school="both"
         shank="Round shank"
         held={{ spi: 12 }}
         machine={coreMachine}
@@ -316,6 +317,11 @@ describe('the bench of a zone', () => {
         {...part}
       />,
     );
+  test('a studio that sets by dial and eye never reads grams first', () => {
+    bench({ school: 'dial' });
+    const card = screen.getByRole('region', { name: 'Setting card' });
+    expect(card).toHaveTextContent(/(?:mark [\d¼½¾]+|light|medium|firm).*about \d+ g on a gauge/);
+  });
   test('choosing sends the pair, what was held, and the version seen', async () => {
     const choose = jest.mocked(actions.chooseSetupAction);
     bench();

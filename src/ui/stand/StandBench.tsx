@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { safety } from '@/core/cautions/cautions';
 import type { XY } from '@/core/geometry/polygon';
 import type { LogEntry } from '@/core/log/entry';
+import type { TensionSchool } from '@/core/fields/lists';
 import { type MeasuredScale, scalesOf } from '@/core/machine/scales';
 import { takenBack } from '@/core/log/standing';
 import { stepId } from '@/core/plan/step-key';
@@ -70,6 +71,7 @@ export function StandBench({
   threads,
   drawing,
   measured,
+  school,
   feet,
   pins,
   sewnBefore,
@@ -88,6 +90,8 @@ export function StandBench({
   drawing: PassDrawing;
   /** What was measured on the machine’s dials. */
   measured: readonly MeasuredScale[];
+  /** How tensions are set in this studio. */
+  school: TensionSchool;
   feet: readonly FootId[];
   pins: readonly { xIn: number; yIn: number }[];
   sewnBefore: readonly string[];
@@ -133,8 +137,10 @@ export function StandBench({
   );
   const facts = useMemo(
     () =>
-      new Map((step?.zones ?? []).map((z) => [z.id, factsOf(setOf(z, state.settings), scales, needleIn)])),
-    [step, state.settings, scales, needleIn],
+      new Map(
+        (step?.zones ?? []).map((z) => [z.id, factsOf(setOf(z, state.settings), scales, needleIn, school)]),
+      ),
+    [step, state.settings, scales, needleIn, school],
   );
   // Zones of the step that stand as the one in hand does: what is set otherwise here is so for them too.
   const alike =

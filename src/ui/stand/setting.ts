@@ -1,6 +1,8 @@
 import type { Settings } from '@/core/log/entry';
 import { standingSettings, type ZoneSettings } from '@/core/log/fold';
+import type { TensionSchool } from '@/core/fields/lists';
 import { placeOn, type Scales } from '@/core/machine/scales';
+import { tensionSaid, type TensionSaid } from '@/core/tension/said';
 import { MODE_LABEL } from '@/core/stitch/machine';
 import { EYES, needleName } from '@/core/tables/needles';
 import { FOOT_LABEL } from '@/core/tables/techniques';
@@ -54,9 +56,17 @@ export interface Fact {
 }
 
 /** What stands large for a zone: speed, stitches, tensions, needle, foot. */
-export function factsOf(s: Set, scales: Scales, needleIn: { nm: number; eye: string } | null): Fact[] {
+export function factsOf(
+  s: Set,
+  scales: Scales,
+  needleIn: { nm: number; eye: string } | null,
+  school: TensionSchool = 'both',
+): Fact[] {
   const { zone, own } = s;
-  const place = (kind: 'top-dial' | 'bobbin-turns', gf: number) => placeOn(scales, kind, gf);
+  const said = (kind: 'top-dial' | 'bobbin-turns', gf: number) =>
+    tensionSaid(school, kind, gf, placeOn(scales, kind, gf));
+  const [top, bobbin] = [said('top-dial', s.topGf), said('bobbin-turns', s.bobbinGf)];
+  const labelled = (label: string, { unit }: TensionSaid) => (unit ? `${label}, ${unit}` : label);
   const otherwise = <K extends keyof Settings>(k: K, card: string) => (own[k] === undefined ? null : card);
   const asked = needleName(zone.needleNm, zone.needleEye);
   return [
@@ -77,22 +87,19 @@ export function factsOf(s: Set, scales: Scales, needleIn: { nm: number; eye: str
     },
     {
       id: 'top',
-      label: 'Top tension, g',
-      big: gramsText(s.topGf),
-      beside: [
-        place('top-dial', s.topGf),
-        zone.provenAt === null && own.topGf === undefined ? 'not tested' : null,
-      ]
+      label: labelled('Top tension', top),
+      big: top.big,
+      beside: [top.beside, zone.provenAt === null && own.topGf === undefined ? 'not tested' : null]
         .filter(Boolean)
         .join(', '),
-      card: otherwise('topGf', gramsText(zone.topGf)),
+      card: otherwise('topGf', said('top-dial', zone.topGf).big),
     },
     {
       id: 'bobbin',
-      label: 'Bobbin tension, g',
-      big: gramsText(s.bobbinGf),
-      beside: place('bobbin-turns', s.bobbinGf) ?? '',
-      card: otherwise('bobbinGf', gramsText(zone.bobbinGf)),
+      label: labelled('Bobbin tension', bobbin),
+      big: bobbin.big,
+      beside: bobbin.beside,
+      card: otherwise('bobbinGf', said('bobbin-turns', zone.bobbinGf).big),
     },
     {
       id: 'needle',

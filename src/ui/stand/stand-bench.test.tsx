@@ -130,6 +130,7 @@ const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<type
         ],
       }}
       measured={[]}
+      school="both"
       feet={['open-toe', 'ruler', 'bowl']}
       pins={[]}
       sewnBefore={[]}
@@ -167,6 +168,12 @@ const facts = () =>
   Object.fromEntries(
     screen.getAllByRole('term').map((t) => [t.textContent, t.nextElementSibling!.textContent]),
   );
+
+test('where tensions are set by dial and eye, no grams stand large', () => {
+  stand([], { school: 'dial' });
+  expect(screen.queryByText(/tension, g$/)).toBeNull();
+  expect(screen.getByText('Bobbin tension').closest('div')).toHaveTextContent(/drop test|turn|mark/);
+});
 
 test('zone by zone in its order, each with its own foot, stitch, speed and tension, and what to change first', async () => {
   stand();

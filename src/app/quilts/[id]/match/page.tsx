@@ -115,6 +115,7 @@ export default async function MatchPage(props: QuiltPageProps) {
           seenVersion={standing?.version ?? 0}
           backingHex={quilt.backingHex ?? '#d8cfbb'}
           shank={machine.shank}
+          school={sources.preferences.tensionSchool}
           card={
             standing
               ? cardFacts(

@@ -7,6 +7,7 @@ import { readTray } from '@/data/bobbins';
 import { readEntries } from '@/data/log';
 import { readScales } from '@/data/machines';
 import { readDrawer, readFittedIn } from '@/data/needles';
+import { readPreferences } from '@/data/preferences';
 import { readFramed } from '@/data/quilts';
 import { db } from '@/data/sql';
 import { readSewnBeforeLog } from '@/data/steps';
@@ -21,7 +22,7 @@ const SHOWN_SIGNS = 12;
 export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
-  const [read, measured, entries, fitted, drawer, tray, framed, before] = await Promise.all([
+  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences] = await Promise.all([
     readPlan(db(), view),
     readScales(db(), machine.id),
     readEntries(db(), quilt.id),
@@ -30,6 +31,7 @@ export default async function StandPage(props: QuiltPageProps) {
     readTray(db()),
     readFramed(db(), quilt.id),
     readSewnBeforeLog(db(), quilt.id),
+    readPreferences(db()),
   ]);
   const steps = shownSteps(view, read);
   const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
@@ -63,6 +65,7 @@ export default async function StandPage(props: QuiltPageProps) {
         kind,
         points: points.map(({ mark, value }) => ({ mark, value })),
       }))}
+      school={preferences?.tensionSchool ?? 'both'}
       feet={machine.feet}
       pins={view.faults.flatMap((f) =>
         f.status === 'open' && f.xIn !== null && f.yIn !== null ? { xIn: f.xIn, yIn: f.yIn } : [],
