@@ -33,6 +33,45 @@ async function threeFeet(databaseUrl: string) {
   return { quilt: quilt!.id, feet };
 }
 
+/** What follows from a log in the studio's tables: needles fitted and in the drawer, bobbins on the tray, widths, notes. */
+async function tables(databaseUrl: string, quilt: string) {
+  const sql = postgres(databaseUrl, { max: 1 });
+  const [row] = await sql`
+    select (select string_agg(nm || eye || point || coated || stock, ',' order by nm, eye, point, coated) from needle) as drawer,
+           (select string_agg(cone_id::text || count, ',' order by cone_id) from bobbin_stock) as tray,
+           (select count(*)::int from needle_fitted) as fitted,
+           (select count(*)::int from step_sewn where quilt_id = ${quilt}) as sewn,
+           (select count(*)::int from fault where quilt_id = ${quilt}) as faults`;
+  await sql.end();
+  return row as Record<string, unknown>;
+}
+
+/** A bobbin, a needle, the back looked at, a fault and a pause: all undone one by one, all put back, and undone again. */
+async function actsAndBack(hand: Page, quilt: string, databaseUrl: string) {
+  const saved = () => expect(hand.getByText('all saved')).toBeVisible();
+  const before = await tables(databaseUrl, quilt);
+  const ACTS = 4;
+  for (const key of ['b', 'n', 'c']) await hand.keyboard.press(key);
+  await expect(hand.getByRole('dialog')).toHaveCount(0);
+  await hand.keyboard.press('Space');
+  await saved();
+  await expect.poll(async () => (await tables(databaseUrl, quilt)).fitted).not.toBe(before.fitted);
+  const done = await tables(databaseUrl, quilt);
+  for (let round = 0; round < 2; round++) {
+    for (let k = 0; k < ACTS; k++) await hand.keyboard.press('u');
+    await saved();
+    await expect.poll(() => tables(databaseUrl, quilt)).toEqual(before);
+    await hand.getByRole('button', { name: 'More' }).click();
+    for (let k = 0; k < ACTS; k++) await hand.getByRole('button', { name: 'Put back' }).first().click();
+    await expect(hand.getByRole('button', { name: 'Put back' })).toHaveCount(0);
+    await hand.keyboard.press('Escape');
+    await saved();
+    await expect.poll(() => tables(databaseUrl, quilt)).toEqual(done);
+  }
+  await hand.keyboard.press('Space');
+  await saved();
+}
+
 const inHand = async (page: Page) => {
   const text = await page.getByRole('region', { name: 'The step' }).locator('p b').first().innerText();
   return text.trim()[0]!;
@@ -87,6 +126,7 @@ test('a step of a ruler, a bowl and an open toe: each zone says its own foot, on
         await expect(hand.getByText(`zone ${z + 1} of ${zones}`)).toBeVisible();
       }
     }
+    if (i === from) await actsAndBack(hand, quilt, studio.databaseUrl);
     // Six acts in a row are taken back one by one, and the last undoing is itself taken back from the list.
     await hand.keyboard.press('Enter');
     await hand.keyboard.press('Escape');
@@ -113,7 +153,8 @@ test('a step of a ruler, a bowl and an open toe: each zone says its own foot, on
     expect.arrayContaining(['A', 'B', 'C']),
   );
   const undone = async () => (await lines(page, quilt)).filter((e) => e.kind === 'undone').length;
-  await expect.poll(undone).toBe(2 * (all - from + 1));
+  // Two for each step, and sixteen of the acts at the first.
+  await expect.poll(undone).toBe(2 * (all - from + 1) + 16);
   const sql = postgres(studio.databaseUrl, { max: 1 });
   const [kept] =
     await sql`select count(*)::int as n from step_sewn where quilt_id = ${quilt} and applied is not null`;

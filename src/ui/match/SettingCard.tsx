@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { MODE_LABEL, stitchesAMinute } from '@/core/stitch/machine';
-import { POINT_LABEL } from '@/core/tables/needles';
+import { needleName, POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL, FOOT_WHY } from '@/core/tables/techniques';
 import { fibres } from '@/core/tables/fibres';
 import type { TensionSchool } from '@/core/fields/lists';
@@ -45,18 +45,7 @@ export function SettingCard({
         <Thread role="Bobbin thread" cone={c.bobbin} kind={kind} />
         <Part
           label="Needle"
-          value={
-            <>
-              Nm {s.needle.nm}
-              {s.needle.us && (
-                <>
-                  {' '}
-                  / <span className="max-xl:hidden">US </span>
-                  {s.needle.us}
-                </>
-              )}
-            </>
-          }
+          value={needleName(s.needle.nm)}
           kind={kind}
           under={`${POINT_LABEL[s.needle.point]}${s.needle.eye === 'large' ? ', large eye' : ''}`}
           title={shank}
