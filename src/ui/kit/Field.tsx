@@ -49,7 +49,7 @@ export function TextField({
   className = '',
   ...rest
 }: Common & ComponentProps<'input'> & { suggest?: readonly string[] }) {
-  const early = useTypedEarly<HTMLInputElement>(rest.value, (box) => rest.onChange?.(changeOf(box)));
+  const early = useTypedEarly<HTMLInputElement>(rest.id, rest.value, (box) => rest.onChange?.(changeOf(box)));
   return (
     <Field label={label} error={error} hint={hint} id={rest.id}>
       <input
@@ -77,7 +77,9 @@ export function TextArea({
   className = '',
   ...rest
 }: Common & ComponentProps<'textarea'>) {
-  const early = useTypedEarly<HTMLTextAreaElement>(rest.value, (box) => rest.onChange?.(changeOf(box)));
+  const early = useTypedEarly<HTMLTextAreaElement>(rest.id, rest.value, (box) =>
+    rest.onChange?.(changeOf(box)),
+  );
   return (
     <Field label={label} error={error} hint={hint} id={rest.id}>
       <textarea

@@ -15,8 +15,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { Term } from '@/ui/kit/Term';
 import { SourceKey, Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { useWorker } from '@/ui/kit/use-worker';
-import type { QuickQuestion, QuickTold } from '@/workers/quick.worker';
+import { useQuick } from './use-quick';
 
 export interface Option {
   value: string;
@@ -30,9 +29,6 @@ export interface QuickLists {
   wishes: readonly Option[];
 }
 
-const create = () =>
-  new Worker(new URL('../../workers/quick.worker.ts', import.meta.url), { type: 'module' });
-
 /** Fabric, batting, technique, a thread: and how to set the machine for it, as one types. */
 export function QuickBench({
   first,
@@ -45,7 +41,7 @@ export function QuickBench({
 }) {
   const router = useRouter();
   const [ask, setAsk] = useState(first);
-  const { answer, problem } = useWorker<QuickQuestion, QuickTold>(create, { ask, studio });
+  const { answer, problem } = useQuick({ ask, studio });
   const begin = useActionForm(beginIntakeAction, ({ id }) => router.push(`/take-in/${id}`));
   const set = (part: Partial<QuickAsk>) => setAsk((now) => ({ ...now, ...part }));
   const told = answer?.ok ? answer.value : null;

@@ -1,0 +1,88 @@
+import { render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import * as actions from '@/actions/server';
+import { shelf } from '@/core/testing/a-shelf';
+import { quickTold, type QuickQuestion } from '@/workers/quick-told';
+import { router } from '@/ui/testing/browser';
+import { lastSent, refuseNext } from '@/ui/testing/studio';
+import { fill } from '@/ui/testing/fill';
+import { QuickBench } from './QuickBench';
+
+// The worker's answer, given at once.
+jest.mock('./use-quick', () => ({
+  useQuick: (question: QuickQuestion) => ({ answer: quickTold(question), problem: null }),
+}));
+
+const list = (...rows: [string, string][]) => rows.map(([value, label]) => ({ value, label }));
+const bench = (studio: Partial<QuickQuestion['studio']> = {}) =>
+  render(
+    <QuickBench
+      first={{
+        fabric: 'quilting-cotton',
+        batting: 'cotton-80-20',
+        technique: 'meander-medium',
+        backing: 'quilting-cotton',
+        thread: '',
+        use: 'bed',
+        visibility: 'texture',
+      }}
+      lists={{
+        fabrics: list(['quilting-cotton', 'quilting cotton'], ['plush', 'plush'], ['satin', 'satin']),
+        battings: list(['cotton-80-20', 'cotton 80/20'], ['wool', 'wool']),
+        techniques: list(['meander-medium', 'medium meander'], ['feathers', 'feathers']),
+        uses: list(['bed', 'Bed quilt'], ['baby', 'Baby quilt']),
+        wishes: list(['texture', 'be texture'], ['show', 'show']),
+      }}
+      studio={{ machine: null, threads: [], needles: [], tensionSchool: 'both', measured: [], ...studio }}
+    />,
+  );
+const answer = () => screen.getByRole('region', { name: 'The set-up' });
+const labelled = (text: string) => screen.getByLabelText(text, { exact: true });
+
+test('before anything is said there is an answer, with what was taken for granted', () => {
+  bench();
+  expect(answer()).toHaveTextContent('40 wt polyester');
+  expect(answer()).toHaveTextContent(/Nm 100 · US 16 · 3\.5/);
+  expect(answer()).toHaveTextContent(/Taken for granted: a longarm of the usual kind/);
+  expect(screen.getByRole('link', { name: 'Add your threads' })).toHaveAttribute('href', '/shelf');
+});
+test('each thing said changes it at once', async () => {
+  bench();
+  const before = answer().textContent;
+  await userEvent.selectOptions(labelled('Fabric'), 'satin');
+  const satin = answer().textContent;
+  expect(satin).not.toBe(before);
+  expect(satin).toMatch(/Nm (70|75|80|90)/);
+  await userEvent.selectOptions(labelled('Technique'), 'feathers');
+  expect(answer().textContent).not.toBe(satin);
+});
+test('a label that cannot be read is said at its field, and the answer before it is not told as if it held', async () => {
+  bench();
+  await fill(screen.getByLabelText(/^Thread, as on its label/), 'tex 5000');
+  expect(screen.getAllByRole('alert')[0]).toHaveTextContent(/threads lie between/);
+  expect(answer()).not.toHaveTextContent('Stitches per inch');
+});
+test('a cone of the shelf is taken by its name', async () => {
+  const cone = shelf.find((t) => t.fibre === 'cotton' && t.role !== 'bobbin')!;
+  bench({ threads: shelf.map((t) => ({ ...t, name: t.id })) });
+  await fill(screen.getByLabelText(/^Thread, as on its label/), cone.id);
+  expect(answer()).toHaveTextContent(`${cone.id} on top`);
+  expect(screen.queryByRole('link', { name: 'Add your threads' })).toBeNull();
+});
+test('what a word means is one press away', async () => {
+  bench();
+  await userEvent.click(screen.getByRole('button', { name: 'Bobbin tension' }));
+  expect(await screen.findByText(/Set it first; the top follows it/)).toBeInTheDocument();
+});
+test('a quilt is begun with it; what is refused is said', async () => {
+  bench();
+  refuseNext(actions.beginIntakeAction, 'quick.fabric', 'Pick the fabric from the list.');
+  await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
+  expect(await screen.findByText(/Pick the fabric from the list/)).toBeInTheDocument();
+  jest.mocked(actions.beginIntakeAction).mockResolvedValueOnce({ ok: true, value: { id: 'intake-9' } });
+  await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
+  await waitFor(() => expect(router.push).toHaveBeenCalledWith('/take-in/intake-9'));
+  expect(lastSent(actions.beginIntakeAction)).toMatchObject({
+    quick: { fabric: 'quilting-cotton', use: 'bed', words: 'medium meander with 40 wt polyester' },
+  });
+});
