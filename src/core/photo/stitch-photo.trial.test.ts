@@ -82,8 +82,8 @@ test('a picture whose size and values do not agree is refused', () => {
 });
 
 test.each([
-  ['as a quilter might take it', anyPicture, 8, 0.8],
-  ['of another hand: shiny, tonal, ribbed, limping', otherPicture, 8, 0.7],
+  ['as a quilter might take it', anyPicture, 14, 0.85],
+  ['of another hand: shiny, tonal, ribbed, limping', otherPicture, 14, 0.8],
 ] as const)('what is called good is good, on pictures %s', (_, draw, n, least) => {
   const told = Array.from({ length: n }, (_x, i) => {
     const { picture, path, mmPerPx, truth } = draw(7000 + i);
@@ -93,10 +93,10 @@ test.each([
   const good = told.filter((t) => t.good);
   expect(good.length / n).toBeGreaterThan(0.4);
   expect(good.filter((t) => t.right).length / good.length).toBeGreaterThan(least);
-  expect(told.filter((t) => t.right).length / n).toBeGreaterThan(0.6);
+  expect(told.filter((t) => t.right).length / n).toBeGreaterThan(0.7);
 });
 test('where half or twice as many explain the line nearly as well, the other count is shown', () => {
-  const shown = Array.from({ length: 5 }, (_, i) => {
+  const shown = Array.from({ length: 8 }, (_, i) => {
     const { picture, path, mmPerPx } = otherPicture(7100 + i);
     return stitchPhoto(picture, mmPerPx, path);
   }).filter((t) => t.other);
