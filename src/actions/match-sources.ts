@@ -2,7 +2,13 @@ import { createHash } from 'node:crypto';
 import type { FaultRecord } from '@/core/faults/rates';
 import { match } from '@/core/match/match';
 import type { MatchResult } from '@/core/match/setup';
-import type { MatchNeedle, MatchRequest, MatchThread } from '@/core/match/request';
+import type {
+  MatchMachine,
+  MatchNeedle,
+  MatchPreferences,
+  MatchRequest,
+  MatchThread,
+} from '@/core/match/request';
 import { readBobbins } from '@/data/bobbins';
 import { readFaultRecord } from '@/data/fault-record';
 import { readDrawer } from '@/data/needles';
@@ -36,6 +42,21 @@ export async function readMatchSources(sql: Sql): Promise<MatchSources> {
   return { drawer, preferences: preferences!, record, bobbins, tension };
 }
 
+/** A machine as the core reckons with it. */
+export const machineForCore = (machine: Machine): MatchMachine => ({
+  ...machine,
+  bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+});
+
+/** The studio's schools that a match obeys. */
+export const schoolsForCore = (p: Preferences): MatchPreferences => ({
+  bobbin: p.bobbinSchool,
+  labelRule: p.labelRule,
+  modeRule: p.modeRule,
+  floorSpi: p.floorSpi,
+  oneSpi: p.spiSchool === 'one' ? (p.oneSpi ?? undefined) : undefined,
+});
+
 /**
  * What Match, the whole quilt and the tests ask the core, of the same rows: everything but the zone. A thread the
  * studio keeps bobbins of but has none left counts as none, one it never wound for is not guessed at.
@@ -49,19 +70,10 @@ export function sharedRequest(
   const wound = new Map<string, number>();
   for (const b of bobbins) wound.set(b.coneId, (wound.get(b.coneId) ?? 0) + b.count);
   return {
-    machine: {
-      ...machine,
-      bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
-    },
+    machine: machineForCore(machine),
     threads: threadsOf(shelf),
     needles: needlesFor(drawer, preferences),
-    preferences: {
-      bobbin: preferences.bobbinSchool,
-      labelRule: preferences.labelRule,
-      modeRule: preferences.modeRule,
-      floorSpi: preferences.floorSpi,
-      oneSpi: preferences.spiSchool === 'one' ? (preferences.oneSpi ?? undefined) : undefined,
-    },
+    preferences: schoolsForCore(preferences),
     backingHex: quilt.backingHex ?? undefined,
     wash: quilt.wash ?? undefined,
     wound: [...wound].map(([id, n]) => ({ id, bobbins: n })),

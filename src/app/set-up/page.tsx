@@ -1,5 +1,5 @@
 import { keptShelf } from '@/actions/kept-shelf';
-import { needlesFor, threadsOf } from '@/actions/match-sources';
+import { machineForCore, needlesFor, schoolsForCore, threadsOf } from '@/actions/match-sources';
 import { USE_LABEL, WISH_LABEL } from '@/core/fields/lists';
 import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
@@ -49,21 +49,10 @@ export default async function QuickPage() {
         wishes: listed(WISH_LABEL),
       }}
       studio={{
-        machine: machine && {
-          ...machine,
-          bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
-        },
+        machine: machine && machineForCore(machine),
         threads,
         needles: preferences ? needlesFor(drawer, preferences) : [],
-        preferences: preferences
-          ? {
-              bobbin: preferences.bobbinSchool,
-              labelRule: preferences.labelRule,
-              modeRule: preferences.modeRule,
-              floorSpi: preferences.floorSpi,
-              oneSpi: preferences.spiSchool === 'one' ? (preferences.oneSpi ?? undefined) : undefined,
-            }
-          : undefined,
+        preferences: preferences ? schoolsForCore(preferences) : undefined,
         tensionSchool: preferences?.tensionSchool ?? 'both',
         measured,
       }}
