@@ -80,6 +80,8 @@ test('a quilt is begun with it; what is refused is said', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
   expect(await screen.findByText(/Pick the fabric from the list/)).toBeInTheDocument();
   jest.mocked(actions.beginIntakeAction).mockResolvedValueOnce({ ok: true, value: { id: 'intake-9' } });
+  // What is under way is not pressed twice.
+  await waitFor(() => expect(screen.getByRole('button', { name: 'Take in a quilt with it' })).toBeEnabled());
   await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/take-in/intake-9'));
   expect(lastSent(actions.beginIntakeAction)).toMatchObject({
