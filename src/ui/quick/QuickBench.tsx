@@ -46,6 +46,19 @@ export function QuickBench({
   const set = (part: Partial<QuickAsk>) => setAsk((now) => ({ ...now, ...part }));
   const told = answer?.ok ? answer.value : null;
   const wrong = answer && !answer.ok ? answer.message : problem;
+  const pick = (
+    field: 'fabric' | 'batting' | 'technique' | 'backing' | 'use' | 'visibility',
+    label: string,
+    options: readonly Option[],
+  ) => (
+    <Pick
+      id={`quick-${field}`}
+      label={label}
+      options={options}
+      value={ask[field]}
+      onChange={(value) => set({ [field]: value })}
+    />
+  );
   const labelOf = (options: readonly Option[], value: string) =>
     options.find((o) => o.value === value)?.label ?? value;
   return (
@@ -62,27 +75,9 @@ export function QuickBench({
           className="space-y-3 print:hidden"
           onSubmit={(e) => e.preventDefault()}
         >
-          <Pick
-            id="quick-fabric"
-            label="Fabric"
-            options={lists.fabrics}
-            value={ask.fabric}
-            onChange={(fabric) => set({ fabric })}
-          />
-          <Pick
-            id="quick-batting"
-            label="Batting"
-            options={lists.battings}
-            value={ask.batting}
-            onChange={(batting) => set({ batting })}
-          />
-          <Pick
-            id="quick-technique"
-            label="Technique"
-            options={lists.techniques}
-            value={ask.technique}
-            onChange={(technique) => set({ technique })}
-          />
+          {pick('fabric', 'Fabric', lists.fabrics)}
+          {pick('batting', 'Batting', lists.battings)}
+          {pick('technique', 'Technique', lists.techniques)}
           <TextField
             id="quick-thread"
             label="Thread, as on its label"
@@ -102,27 +97,9 @@ export function QuickBench({
               Backing, use, how it should look
             </summary>
             <div className="space-y-3">
-              <Pick
-                id="quick-backing"
-                label="Backing"
-                options={lists.fabrics}
-                value={ask.backing}
-                onChange={(backing) => set({ backing })}
-              />
-              <Pick
-                id="quick-use"
-                label="For"
-                options={lists.uses}
-                value={ask.use}
-                onChange={(use) => set({ use: use as QuickAsk['use'] })}
-              />
-              <Pick
-                id="quick-wish"
-                label="The quilting should"
-                options={lists.wishes}
-                value={ask.visibility}
-                onChange={(v) => set({ visibility: v as QuickAsk['visibility'] })}
-              />
+              {pick('backing', 'Backing', lists.fabrics)}
+              {pick('use', 'For', lists.uses)}
+              {pick('visibility', 'The quilting should', lists.wishes)}
             </div>
           </details>
         </form>

@@ -63,7 +63,7 @@ export interface BobbinContext {
 
 /** What is known when a pair's tension and metres are reckoned. */
 export interface PairContext {
-  facts: Pick<ZoneFacts, 'cloths' | 'masking'>;
+  facts: Pick<ZoneFacts, 'cloths'>;
   top: MatchThread;
   bobbin: MatchThread;
   tension: TensionStart;
