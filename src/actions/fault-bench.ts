@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsIn, IsObject } from 'class-validator';
 import { type Diagnosis, diagnose, type FaultEvidence } from '@/core/faults/diagnose';
 import { causes, checks } from '@/core/faults/knowledge';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs, symptoms } from '@/core/tables/symptoms';
 import { readEvidence, readRemedies, writeEvidence } from '@/data/fault-evidence';
 import { readFault, replaceSymptoms, setFaultState } from '@/data/faults';
 import type { Sql } from '@/data/sql';
@@ -38,7 +38,7 @@ export async function readFaultBench(sql: Sql, view: QuiltView, faultId: string)
     Object.keys(fault.known).length > 0 ? fault.known : faultSetup(sql, view, fault.zoneId),
   ]);
   const asked: FaultEvidence = {
-    seen: fault.symptoms,
+    seen: fault.symptoms.filter((s) => symptoms.find(s)),
     absent: evidence.absent,
     facts: evidence.facts,
     done: evidence.done,
@@ -67,7 +67,7 @@ export class AnswerFault {
   @IsArray({ message: 'Say what was seen.' })
   @ArrayMaxSize(10, { message: 'Pick at most ten.' })
   @ArrayUnique({ message: 'The same sign is picked twice.' })
-  @IsIn(symptoms.ids, { each: true, message: 'Pick from the list of what can be seen.' })
+  @IsIn(signs.ids, { each: true, message: 'Pick from the list of what can be seen.' })
   seen!: string[];
   @IsArray({ message: 'Say what is not there.' })
   @ArrayMaxSize(60, { message: 'That is more than there is.' })
@@ -92,7 +92,7 @@ export const answerFault = (context: Context, input: unknown): Promise<Result<{ 
     if (seen.length === 0) return refuse('Say what was seen: pick at least one.', 'seen');
     const asked = form.done.map(({ check, outcome }) => ({ check, outcome }));
     // Refused in words when answers contradict each other or are not known.
-    diagnose({ seen, absent, facts, done: asked });
+    diagnose({ seen: seen.filter((s) => symptoms.find(s)), absent, facts, done: asked });
     const now = await readEvidence(tx, fault.id);
     if (now.closedAt) return conflict('This fault is closed already. Reload to see what it was.');
     if (!(await writeEvidence(tx, fault.id, form.version, { ...now, absent, facts, done: asked })))

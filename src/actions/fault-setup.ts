@@ -1,6 +1,7 @@
 import type { Settings } from '@/core/log/entry';
 import { likelySigns } from '@/core/faults/likely-signs';
 import { setupFactsOf } from '@/core/faults/setup-facts';
+import { flaws } from '@/core/tables/symptoms';
 import { techniques } from '@/core/tables/techniques';
 import { readNotedLately } from '@/data/faults';
 import { readFittedIn } from '@/data/needles';
@@ -89,5 +90,5 @@ export async function likelyHere(sql: Sql, view: QuiltView, zoneId: string | nul
     keptCauses(sql),
     readNotedLately(sql),
   ]);
-  return likelySigns(setup, book, noted).map((s) => s.id);
+  return [...likelySigns(setup, book, noted).map((s) => s.id), ...flaws.ids];
 }

@@ -16,7 +16,7 @@ import {
 } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { contains } from '@/core/geometry/polygon';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import {
   deleteFault,
   insertFault,
@@ -44,7 +44,7 @@ class SeenFault {
   @ArrayMinSize(1, { message: 'Say what you saw: pick at least one.' })
   @ArrayMaxSize(10, { message: 'Pick at most ten.' })
   @ArrayUnique({ message: 'The same sign is picked twice.' })
-  @IsIn(symptoms.ids, { each: true, message: 'Pick from the list of what can be seen.' })
+  @IsIn(signs.ids, { each: true, message: 'Pick from the list of what can be seen.' })
   symptoms!: string[];
 
   @IsOptional()

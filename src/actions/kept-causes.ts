@@ -1,4 +1,5 @@
 import { type FaultBook, faultBook } from '@/core/faults/diagnose';
+import { symptoms } from '@/core/tables/symptoms';
 import { readEpisodes } from '@/data/fault-evidence';
 import { readMark } from '@/data/log-mark';
 import type { Sql } from '@/data/sql';
@@ -12,6 +13,10 @@ export async function keptCauses(sql: Sql): Promise<{ book: FaultBook; episodes:
   const mark = await readMark(sql, 'fault_evidence');
   const known = kept.get(mark);
   if (known) return known;
-  const episodes = await readEpisodes(sql);
+  // A flaw noted beside a fault has no cause of its own to be learned.
+  const episodes = (await readEpisodes(sql)).map((e) => ({
+    ...e,
+    seen: e.seen.filter((s) => symptoms.find(s)),
+  }));
   return kept.put(mark, { book: faultBook(episodes), episodes: episodes.length });
 }

@@ -3,7 +3,7 @@ import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601, isUUID } from 'cl
 import { FAULT_WAYS, type FaultWay } from '@/core/fields/lists';
 import { NEEDLE_SIZES, EYES, POINTS, type Eye, type Point } from '@/core/tables/needles';
 import { happenedMs, LOG_KINDS, type LogEntry, type LogKind, type Setting, SETTINGS } from '@/core/log/entry';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { readCone } from '@/data/cones';
 import { insertFault, readFault } from '@/data/faults';
 import {
@@ -247,7 +247,7 @@ const EFFECTS: Partial<Record<LogKind, Effect>> = {
   async fault(tx, e) {
     const seen = e.symptoms ?? [];
     if (seen.length === 0) return refuse('Say what was seen.', 'symptoms');
-    const strange = seen.find((s) => !symptoms.find(s));
+    const strange = seen.find((s) => !signs.find(s));
     if (strange) return refuse(`“${strange}” is no sign that is known here.`, 'symptoms');
     const view = (await readQuiltView(tx, e.quiltId, 'its cards'))!;
     const place = await placeOfFault(tx, view, e);

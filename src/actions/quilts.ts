@@ -2,45 +2,37 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-validator';
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
-import {
-  SOFTNESSES,
-  type Softness,
-  type Use,
-  USES,
-  VISIBILITIES,
-  type VisibilityWish,
-} from '@/core/fields/lists';
+import { SOFTNESSES, type Softness, VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
 import { spacingFor } from '@/core/density/spacing-for';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
 import { CLOTH_ROLES, type ClothRole } from '@/core/match/request';
 import { CoreError } from '@/core/notes';
+import type { Field } from '@/core/fields/field';
+import {
+  AGREED,
+  type AgreedFields,
+  CLIENT,
+  type ClientFields,
+  CONDITION,
+  type ConditionFields,
+  QUILT,
+  type QuiltFields,
+} from '@/core/fields/quilt';
+import { eighth } from '@/core/plan/measure';
+import { addToClient } from '@/data/clients';
+import { insertCondition } from '@/data/conditions';
 import { closeIntake } from '@/data/intakes';
 import { readMachine } from '@/data/machines';
-import { clientNamed, insertQuilt } from '@/data/quilts';
+import { agreeOn, clientNamed, insertQuilt } from '@/data/quilts';
 import { insertSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
 import { copyZone, insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import {
-  EachOf,
-  Day,
-  FormKey,
-  Hex,
-  Id,
-  Maybe,
-  Num,
-  OneOf,
-  Text,
-  ThreeOf,
-  Version,
-  Whole,
-  Words,
-  Yes,
-} from './rules';
+import { EachOf, Fields, FormKey, Hex, Id, Maybe, Num, OneOf, Version, Whole, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 /** A plan of a kind, or the zones of a quilt that went before. */
@@ -56,25 +48,20 @@ class ZoneCloth {
   @Maybe() @Whole(0, 3, 'How busy it is') busyness?: number | null;
 }
 
+/** Something found at the counter, as it is said before there is a quilt. */
+@Fields(CONDITION)
+class Found {
+  @Maybe() @Id('This photograph is not known.') photographId?: string | null;
+}
+interface Found extends ConditionFields {}
+
 /** A bundle on the counter: whose, how large, what for, of what layers, until when. */
+@Fields(QUILT)
+@Fields([...CLIENT, ...AGREED], 'are given')
 export class TakeIn {
   @FormKey() key!: string;
   @Id('This intake is not known. Begin a new one.') intakeId!: string;
   @Words(120, 'Give the client’s name.') client!: string;
-  @Words(120, 'Give the quilt a name, so that you find it again.') name!: string;
-  @ThreeOf('widths', 'width')
-  widthsIn!: [number, number, number];
-  @ThreeOf('lengths', 'length')
-  lengthsIn!: [number, number, number];
-  @OneOf(USES, 'Say what it is for.') use!: Use;
-  @Day('Give the day it is promised for.') dueOn!: string;
-  @Text(2000) wishes!: string;
-  @Text(2000) watch!: string;
-  @Text(500) care!: string;
-  @Id('Pick the batting; “unknown batting” is a proper choice.') battingId!: string;
-  @Id('Pick the backing; “unknown fabric” is a proper choice.') backingId!: string;
-  @Maybe() @Num(10, 200, 'The width of the backing fabric, in inches,') backingClothIn?: number | null;
-  @Yes() prewash!: boolean;
   @Id('Pick the machine.') machineId!: string;
   @IsArray({ message: 'Say what it is made of.' })
   @ArrayMinSize(1, { message: 'Say what it is made of.' })
@@ -93,7 +80,13 @@ export class TakeIn {
   @Maybe() @Whole(1, 40, 'Blocks across') columns?: number | null;
   @Maybe() @Whole(1, 40, 'Blocks down') rows?: number | null;
   @Maybe() @Num(0, 20, 'The sashing, in inches,') sashIn?: number | null;
+  @Maybe()
+  @IsArray({ message: 'What was found could not be read.' })
+  @ArrayMaxSize(60, { message: 'At most sixty things found on one quilt.' })
+  @EachOf(() => Found)
+  conditions?: Found[] | null;
 }
+export interface TakeIn extends QuiltFields, Partial<ClientFields>, Partial<AgreedFields> {}
 
 const NOT_KNOWN: Meanings = {
   quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
@@ -109,10 +102,6 @@ const FIRST_WORK: Readonly<Record<string, string>> = {
   Sashing: 'ditch',
 };
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
-/** Measures are kept to the eighth of an inch. */
-const eighth = (three: readonly number[]) =>
-  Math.round((three.reduce((a, b) => a + b, 0) / three.length) * 8) / 8;
-
 /** Shares of cloths, adding up to 1. */
 const sharesOf = (cloths: readonly ZoneCloth[]) => {
   const sum = cloths.reduce((s, f) => s + f.share, 0);
@@ -161,7 +150,16 @@ async function layLike(
   }
 }
 
-/** The talk at the counter becomes a quilt, with the zones its plan begins with. */
+/** The fields of a table out of a form: texts without spaces about them, nothing for what was left out. */
+const pick = (fields: readonly Field[], form: object): Record<string, unknown> =>
+  Object.fromEntries(
+    fields.map((f) => {
+      const v = (form as Record<string, unknown>)[f.id] ?? f.usual ?? (f.mayBeEmpty ? '' : null);
+      return [f.id, typeof v === 'string' ? v.trim() : v];
+    }),
+  );
+
+/** The intake becomes a quilt, with the zones its plan begins with. */
 export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<TakeIn, { id: string }>(
     context,
@@ -194,26 +192,18 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
             sashIn: form.sashIn ?? undefined,
           });
       const id = uuidv7();
+      const clientId = await clientNamed(tx, uuidv7(), form.client.trim());
+      await addToClient(tx, clientId, pick(CLIENT, form));
       await insertQuilt(tx, {
+        ...(pick(QUILT, form) as unknown as QuiltFields),
         id,
-        clientId: await clientNamed(tx, uuidv7(), form.client.trim()),
-        name: form.name.trim(),
+        clientId,
         widthIn,
         lengthIn,
-        use: form.use,
-        battingId: form.battingId,
-        backingId: form.backingId,
         machineId: form.machineId,
         takenInOn,
-        dueOn: form.dueOn,
-        widthsIn: form.widthsIn,
-        lengthsIn: form.lengthsIn,
-        wishes: form.wishes.trim(),
-        watch: form.watch.trim(),
-        care: form.care.trim(),
-        backingClothIn: form.backingClothIn ?? null,
-        prewash: form.prewash,
       });
+      await agreeOn(tx, id, pick(AGREED, form));
       if (!(await closeIntake(tx, form.intakeId, id)))
         throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
       for (const [i, z] of zones.entries()) {
@@ -234,6 +224,13 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
         });
       }
       if (like) await layLike(tx, id, { widthIn, lengthIn }, like);
+      for (const f of form.conditions ?? [])
+        await insertCondition(tx, {
+          ...(pick(CONDITION, f) as unknown as ConditionFields),
+          id: uuidv7(),
+          quiltId: id,
+          photographId: f.photographId ?? null,
+        });
       return done({ id });
     },
     NOT_KNOWN,

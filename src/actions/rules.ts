@@ -62,6 +62,17 @@ export const Text = (most: number): Rule =>
   );
 export const OneOf = (ids: readonly (string | number | null)[], ask: string): Rule =>
   all(IsIn([...ids], { message: ask }));
+/** A text of a certain look; an empty one passes. */
+const Looks = ({ like, else: message }: NonNullable<Field['looks']>): Rule =>
+  all(
+    ValidateBy({
+      name: 'looks',
+      validator: {
+        validate: (v: unknown) => typeof v === 'string' && (v.trim() === '' || like.test(v.trim())),
+        defaultMessage: () => message,
+      },
+    }) as Rule,
+  );
 /** A number, or a short text: what was set, whatever it was. */
 export const NumOrText = (most: number, noun: string): Rule => {
   const message = `${noun} must be a number or a short text.`;
@@ -145,6 +156,7 @@ function rulesOf(f: Field): Rule[] {
         ...(f.kind === 'text'
           ? [all(Matches(/^[^\r\n]*$/, { message: `${f.label}: keep it on one line.` }))]
           : []),
+        ...(f.looks ? [Looks(f.looks)] : []),
       ];
     case 'number':
     case 'inches':
@@ -153,6 +165,7 @@ function rulesOf(f: Field): Rule[] {
     case 'grams':
       return [Num(...f.range!, noun)];
     case 'whole':
+    case 'money':
       return [Whole(...f.range!, noun)];
     case 'choice':
       return [
@@ -184,6 +197,10 @@ function rulesOf(f: Field): Rule[] {
     }
     case 'yes':
       return [Yes()];
+    case 'day':
+      return [Day(f.ask ?? `${f.label}: give a day.`)];
+    case 'ref':
+      return [Id(f.ask ?? `${f.label}: pick one.`)];
     case 'hex':
       return [Hex()];
     case 'hexes': {
@@ -195,13 +212,16 @@ function rulesOf(f: Field): Rule[] {
   }
 }
 
-/** Puts the rules of a table of fields on a class of input, so that none of them is written twice. */
+/**
+ * Puts the rules of a table of fields on a class of input, so that none of them is written twice.
+ * @param which 'all', or only those that 'are given': each may be left out then.
+ */
 export const Fields =
-  (fields: readonly Field[]) =>
+  (fields: readonly Field[], which: 'all' | 'are given' = 'all') =>
   (target: { prototype: object }): void => {
     for (const f of fields) {
       // The most basic rule is applied last, so that it is the one that speaks.
       for (const rule of rulesOf(f).reverse()) rule(target.prototype, f.id);
-      if (f.optional || f.mayBeEmpty) Maybe()(target.prototype, f.id);
+      if (f.optional || f.mayBeEmpty || which === 'are given') Maybe()(target.prototype, f.id);
     }
   };

@@ -4,6 +4,8 @@ import * as bobbins from './bobbins';
 import { setDays } from './calendar';
 import * as cloths from './cloths';
 import * as cones from './cones';
+import * as conditions from './conditions';
+import * as corrections from './corrections';
 import * as exchange from './exchange';
 import * as bench from './bench';
 import * as faultBench from './fault-bench';
@@ -15,6 +17,7 @@ import { saveMap } from './map';
 import * as needles from './needles';
 import * as plans from './plan-commands';
 import * as preferences from './preferences';
+import { keepPrepared } from './prepared';
 import * as quilts from './quilts';
 import { mishap } from './mishaps';
 import type { Result } from './result';
@@ -149,6 +152,21 @@ export const takeInAction = async (input: unknown) =>
   afterwards('takeIn', () => quilts.takeIn(thisContext(), input));
 export const keepZoneAction = async (input: unknown) =>
   afterwards('keepZone', () => quilts.keepZone(thisContext(), input));
+
+export const correctQuiltAction = async (input: unknown) =>
+  afterwards('correctQuilt', () => corrections.correctQuilt(thisContext(), input));
+export const undoCorrectionAction = async (input: unknown) =>
+  afterwards('undoCorrection', () => corrections.undoCorrection(thisContext(), input));
+export const withdrawQuiltAction = async (input: unknown) =>
+  afterwards('withdrawQuilt', () => corrections.withdrawQuilt(thisContext(), input));
+export const keepClientAction = async (input: unknown) =>
+  afterwards('keepClient', () => corrections.keepClient(thisContext(), input));
+export const keepConditionAction = async (input: unknown) =>
+  afterwards('keepCondition', () => conditions.keepCondition(thisContext(), input));
+export const removeConditionAction = async (input: unknown) =>
+  afterwards('removeCondition', () => conditions.removeCondition(thisContext(), input));
+export const keepPreparedAction = async (input: unknown) =>
+  afterwards('keepPrepared', () => keepPrepared(thisContext(), input));
 
 export const beginIntakeAction = async (input: unknown) =>
   afterwards('beginIntake', () => intakes.beginIntake(thisContext(), input), false);

@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { fitCalibration } from '@/core/calibration/monotone';
 import { CONE, CONE_REMAINING } from '@/core/fields/cone';
 import { PREFERENCES } from '@/core/fields/preferences';
-import { stored } from '@/core/fields/stored';
+import { stored, usualValues } from '@/core/fields/stored';
 import { checkTex } from '@/core/shelf/cone';
 import { readBobbins, upsertBobbins } from '@/data/bobbins';
 import { putRow } from '@/data/columns';
@@ -149,6 +149,8 @@ async function readDocument(text: string): Promise<Result<Document>> {
   const out: Record<string, unknown> = { preferences: null };
   if (doc.preferences != null) {
     const preferences = await check(SetPreferences, {
+      // A file older than a preference takes its usual.
+      ...usualValues(PREFERENCES),
       ...(doc.preferences as object),
       key: uuidv7(),
       version: 0,

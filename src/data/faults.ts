@@ -14,7 +14,7 @@ export const readFaults = (sql: Sql, quiltId: string): Promise<Fault[]> => sql<F
 
 /** Open faults of every quilt not yet handed back. */
 export const readOpenFaults = (sql: Sql): Promise<Fault[]> => sql<Fault[]>`
-  ${selectFault(sql)} join quilt q on q.id = f.quilt_id and q.handed_back_on is null
+  ${selectFault(sql)} join quilt q on q.id = f.quilt_id and q.handed_back_on is null and q.withdrawn_on is null
   where f.status = 'open' order by f.noticed_at`;
 
 export type NewFault = Pick<

@@ -80,16 +80,20 @@ export const insertPhotograph = (
   values (${id}, ${'intakeId' in of ? of.intakeId : null}, ${'quiltId' in of ? of.quiltId : null}, ${mime},
           ${Buffer.from(bytes)}, ${moment})`;
 
-/** Takes a photograph out of its talk, or puts it back; false when it is not one of an open talk. */
+/** Takes a photograph out of its intake or quilt, or puts it back; false when there is none. */
 export async function setPhotographRemoved(sql: Sql, id: string, removed: boolean): Promise<boolean> {
   const rows = await sql`
-    update photograph set removed_at = ${removed ? new Date() : null} where id = ${id} and quilt_id is null returning id`;
+    update photograph set removed_at = ${removed ? new Date() : null} where id = ${id} returning id`;
   return rows.length === 1;
 }
 
 /** Those taken out a week ago go. */
 export const prunePhotographs = (sql: Sql) =>
-  sql`delete from photograph where removed_at < now() - interval '7 days'`;
+  sql`delete from photograph p where removed_at < now() - interval '7 days'
+    and not exists (select from condition c where c.photograph_id = p.id)
+    and not exists (select from fault f where f.photograph_id = p.id)
+    and not exists (select from test_round r where r.photograph_id = p.id)
+    and not exists (select from colour_trial t where t.photograph_id = p.id)`;
 
 /** A talk, or a quilt. */
 export type PhotographOf = { intakeId: string } | { quiltId: string };

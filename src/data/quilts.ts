@@ -1,6 +1,8 @@
 import type { Sql } from './sql';
 import type { Step } from '@/core/fields/lists';
 import type { BegunPlan } from '@/core/plan/begun';
+import { AGREED, QUILT, type AgreedFields, type QuiltFields } from '@/core/fields/quilt';
+import { columnsOf } from './columns';
 import type { Quilt } from './types';
 
 const selectQuilt = (sql: Sql) => sql`
@@ -8,7 +10,9 @@ const selectQuilt = (sql: Sql) => sql`
          q.batting_id, b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
-         q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.version,
+         q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.withdrawn_on,
+         q.withdrawn_why, q.deposit_minor, q.deposit_on, q.approval, q.approved_on, q.delivery, q.ship_value_minor, q.tracking,
+         q.client_id, q.version,
          (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')
           from step_sewn s where s.quilt_id = q.id) as sewn
   from quilt q join client c on c.id = q.client_id join batting b on b.id = q.batting_id
@@ -19,25 +23,17 @@ export async function readQuilt(sql: Sql, id: string): Promise<Quilt | null> {
   return row ?? null;
 }
 
-export interface NewQuilt {
+/** Columns of what is said at the counter, and of what is agreed. */
+const SAID = columnsOf<QuiltFields>(QUILT);
+const AGREED_ON = columnsOf<AgreedFields>(AGREED);
+
+export interface NewQuilt extends QuiltFields {
   id: string;
   clientId: string;
-  name: string;
   widthIn: number;
   lengthIn: number;
-  use: Quilt['use'];
-  battingId: string;
-  backingId: string;
   machineId: string;
   takenInOn: string;
-  dueOn: string;
-  widthsIn: readonly number[] | null;
-  lengthsIn: readonly number[] | null;
-  wishes: string;
-  watch: string;
-  care: string;
-  backingClothIn: number | null;
-  prewash: boolean;
 }
 
 /** The client of a name, made when new. Names are compared without regard to case. */
@@ -54,23 +50,87 @@ export const readClientNames = async (sql: Sql): Promise<string[]> =>
   (await sql<{ name: string }[]>`select name from client order by name`).map((c) => c.name);
 
 export const insertQuilt = (sql: Sql, q: NewQuilt) => sql`
-  insert into quilt ${sql({ ...q, step: 'match' }, 'id', 'clientId', 'name', 'widthIn', 'lengthIn', 'use', 'battingId', 'backingId', 'machineId', 'takenInOn', 'dueOn', 'step', 'widthsIn', 'lengthsIn', 'wishes', 'watch', 'care', 'backingClothIn', 'prewash')}`;
+  insert into quilt ${sql({ ...q, step: 'match' }, 'id', 'clientId', 'widthIn', 'lengthIn', 'machineId', 'takenInOn', 'step', ...SAID)}`;
+
+/** What of a quilt may be corrected: what was said and agreed, whose it is, and the size that follows from its measures. */
+export type Correctable = Partial<
+  QuiltFields & AgreedFields & { clientId: string; widthIn: number; lengthIn: number }
+>;
+const CORRECTABLE = [...SAID, ...AGREED_ON, 'clientId', 'widthIn', 'lengthIn'] as const;
+
+/** Puts corrected values in place of those that stand; false when the quilt was changed meanwhile. */
+export async function correctQuilt(
+  sql: Sql,
+  id: string,
+  version: number,
+  values: Correctable,
+): Promise<boolean> {
+  const columns = CORRECTABLE.filter((c) => c in values);
+  const rows = await sql`
+    update quilt set ${sql(values as Record<string, string>, ...columns)}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}
+
+/** What was agreed with the client when it came. */
+export const agreeOn = (sql: Sql, id: string, values: Partial<AgreedFields>) => sql`
+  update quilt set ${sql(values as Record<string, string>, ...AGREED_ON)} where id = ${id}`;
+
+/** What a quilt's passes were locked with, as it is put aside and put back. */
+export interface LockedPlan {
+  passes: number | null;
+  depthsIn: number[] | null;
+  turned: boolean;
+  begun: BegunPlan | null;
+  orderByHand: Quilt['orderByHand'];
+  zonesByHand: Quilt['zonesByHand'];
+}
+
+/** Locks a quilt's passes again as they were, or unlocks them (everything null). */
+export const putPlan = (sql: Sql, id: string, p: LockedPlan) => sql`
+  update quilt set passes = ${p.passes}, depths_in = ${p.depthsIn}, turned = ${p.turned},
+    begun = ${p.begun && sql.json(p.begun as never)}, order_by_hand = ${p.orderByHand && sql.json(p.orderByHand as never)},
+    zones_by_hand = ${sql.json(p.zonesByHand as never)}
+  where id = ${id}`;
+
+/** A quilt leaves the studio unfinished, or is taken in again; it keeps its record. False when changed meanwhile. */
+export async function setWithdrawn(
+  sql: Sql,
+  id: string,
+  version: number,
+  on: string | null,
+  why: string,
+): Promise<boolean> {
+  const rows = await sql`
+    update quilt set withdrawn_on = ${on}, withdrawn_why = ${why}, on_frame_since = null, version = version + 1
+    where id = ${id} and version = ${version} and handed_back_on is null returning id`;
+  return rows.length === 1;
+}
+
+/** Quilts that were withdrawn, newest first. */
+export const readWithdrawn = (
+  sql: Sql,
+  most: number,
+): Promise<{ id: string; name: string; client: string; withdrawnOn: string; withdrawnWhy: string }[]> => sql`
+  select q.id, q.name, c.name as client, q.withdrawn_on, q.withdrawn_why
+  from quilt q join client c on c.id = q.client_id
+  where q.withdrawn_on is not null order by q.withdrawn_on desc, q.name limit ${most}`;
 
 /** Every quilt not yet handed back, soonest first. */
 export const readRack = (sql: Sql): Promise<Quilt[]> => sql<Quilt[]>`
-  ${selectQuilt(sql)} where q.handed_back_on is null order by q.due_on, q.name`;
+  ${selectQuilt(sql)} where q.handed_back_on is null and q.withdrawn_on is null order by q.due_on, q.name`;
 
 /** Every quilt not yet handed back, soonest first, with the mark of everything that is worked out of it. */
 export const readMarks = (sql: Sql): Promise<{ id: string; mark: string }[]> => sql`
   select q.id, m.mark from quilt q join quilt_mark m on m.quilt_id = q.id
-  where q.handed_back_on is null order by q.due_on, q.name`;
+  where q.handed_back_on is null and q.withdrawn_on is null order by q.due_on, q.name`;
 
 /** The mark of one quilt that waits; nothing of one that is gone home. */
 export const readMarkOf = async (sql: Sql, id: string): Promise<{ mark: string } | undefined> =>
   (
     await sql<{ mark: string }[]>`
       select m.mark from quilt q join quilt_mark m on m.quilt_id = q.id
-      where q.id = ${id} and q.handed_back_on is null`
+      where q.id = ${id} and q.handed_back_on is null and q.withdrawn_on is null`
   )[0];
 
 export const readQuilts = (sql: Sql, ids: readonly string[]): Promise<Quilt[]> => sql<Quilt[]>`
@@ -83,7 +143,7 @@ export const readTakenInLately = (
 ): Promise<Pick<Quilt, 'id' | 'name' | 'client' | 'widthIn' | 'lengthIn' | 'takenInOn' | 'dueOn'>[]> => sql`
   select q.id, q.name, c.name as client, q.width_in, q.length_in, q.taken_in_on, q.due_on
   from quilt q join client c on c.id = q.client_id
-  where q.handed_back_on is null order by q.taken_in_on desc, q.name limit ${most}`;
+  where q.handed_back_on is null and q.withdrawn_on is null order by q.taken_in_on desc, q.name limit ${most}`;
 
 /** Holds a quilt until the transaction ends, so that two at once follow each other. */
 export const lockQuilt = (sql: Sql, id: string): Promise<{ machineId: string }[]> => sql`
@@ -165,7 +225,7 @@ export async function readFramed(sql: Sql, id: string): Promise<{ id: string; na
 export const setOnFrame = (sql: Sql, id: string, on: boolean) => sql`
   update quilt set on_frame_since = ${on ? sql`current_date` : null}, waits_for = '', version = version + 1,
     step = case when ${on} and step <> 'hand-back' then 'quilt' else step end
-  where id = ${id} and handed_back_on is null`;
+  where id = ${id} and handed_back_on is null and withdrawn_on is null`;
 
 /** A quilt goes home on a day, or comes back. False when it was changed meanwhile. */
 export async function setHandedBack(

@@ -16,9 +16,9 @@ import type {
   Softness,
   Step,
   TurnRule,
-  Use,
   VisibilityWish,
 } from '@/core/fields/lists';
+import type { AgreedFields, QuiltFields } from '@/core/fields/quilt';
 import type { ClothRole } from '@/core/match/request';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
@@ -33,6 +33,8 @@ import type { ModeRule } from '@/core/stitch/regulate';
 export interface Preferences {
   name: string;
   town: string;
+  /** Three letters; all money is of this one. */
+  currency: string;
   units: 'inch' | 'metric' | 'both';
   bobbinSchool: 'fine' | 'same';
   labelRule: 'obey' | 'weigh';
@@ -221,25 +223,24 @@ export interface StoredCalibration {
   version: number;
 }
 
-export interface Quilt {
+/** A quilt of the old days was not measured in three places. */
+type Measures = { widthsIn: QuiltFields['widthsIn'] | null; lengthsIn: QuiltFields['lengthsIn'] | null };
+
+export interface Quilt extends Omit<QuiltFields, keyof Measures>, Measures, AgreedFields {
   id: string;
-  name: string;
+  clientId: string;
   client: string;
   widthIn: number;
   lengthIn: number;
-  use: Use;
-  battingId: string;
   batting: string;
   battingKind: string;
   /** The rating on this batting's own label, inches. */
   battingMaxGapIn: number | null;
-  backingId: string;
   backing: string;
   backingKind: string;
   backingHex: string | null;
   machineId: string;
   takenInOn: string;
-  dueOn: string;
   step: Step;
   passes: number | null;
   /** What it was begun with; null while its passes are not fixed. */
@@ -247,13 +248,10 @@ export interface Quilt {
   /** Steps that are sewn; without a thread: the whole pass. */
   sewn: { pass: number; thread: string | null; stabilise: boolean }[];
   handedBackOn: string | null;
+  withdrawnOn: string | null;
+  withdrawnWhy: string;
   onFrameSince: string | null;
   waitsFor: string;
-  widthsIn: [number, number, number] | null;
-  lengthsIn: [number, number, number] | null;
-  wishes: string;
-  watch: string;
-  care: string;
   wash: 'gentle' | 'tumble' | null;
   turnRule: TurnRule;
   turned: boolean;
@@ -262,8 +260,6 @@ export interface Quilt {
   orderByHand: { pass: number; thread: string; stabilise?: boolean }[] | null;
   /** Zones inside a step as they were laid by hand, by the step. */
   zonesByHand: Record<string, string[]>;
-  backingClothIn: number | null;
-  prewash: boolean;
   startsOn: string | null;
   version: number;
 }

@@ -1,5 +1,5 @@
 import { FAULT_STATES, type FaultState } from '@/core/fields/lists';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { BOOK_SORTS, type BookFilter, type BookSort, RATED_BY, type RatedBy } from '@/data/fault-book';
 
 export type BookQuery = Partial<Record<'q' | 'sign' | 'state' | 'by' | 'of' | 'sort', string>>;
@@ -7,7 +7,7 @@ export type BookQuery = Partial<Record<'q' | 'sign' | 'state' | 'by' | 'of' | 's
 /** What an address narrows the book to; what is not known there is let go. */
 export const filterOf = ({ q, sign, state, by, of, sort }: BookQuery): BookFilter => ({
   words: (q ?? '').slice(0, 60),
-  sign: sign && symptoms.find(sign) ? sign : null,
+  sign: sign && signs.find(sign) ? sign : null,
   state: FAULT_STATES.includes(state as FaultState) ? (state as FaultState) : null,
   by: RATED_BY.includes(by as RatedBy) ? (by as RatedBy) : 'thread',
   of: of ? of.slice(0, 120) : null,

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { causes } from '@/core/faults/knowledge';
 import { FAULT_STATE_WORD as STATE_WORD, FAULT_STATES } from '@/core/fields/lists';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { BOOK_SORTS, type BookSort, RATED_BY, readBook, readTallies, readTimeLost } from '@/data/fault-book';
 import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
@@ -76,7 +76,7 @@ export default async function FaultBookPage({
           label="Sign"
           any="every sign"
           value={filter.sign ?? ''}
-          options={symptoms.rows.map((s) => [s.id, s.label])}
+          options={signs.rows.map((s) => [s.id, s.label])}
           width="max-w-[240px]"
         />
         <NarrowBy
@@ -137,7 +137,7 @@ export default async function FaultBookPage({
                         className="font-semibold text-indigo hover:underline"
                         href={`/quilts/${f.quiltId}/faults/${f.id}`}
                       >
-                        {f.symptoms.map((s) => symptoms.find(s)?.label ?? s).join(', ') || `Fault ${f.n}`}
+                        {f.symptoms.map((s) => signs.find(s)?.label ?? s).join(', ') || `Fault ${f.n}`}
                       </Link>
                     </td>
                     <td className="py-2 pr-3">

@@ -13,11 +13,17 @@ export type FieldKind =
   | 'yes'
   | 'hex'
   | 'hexes'
-  | 'numbers';
+  | 'numbers'
+  /** A day, yyyy-mm-dd. */
+  | 'day'
+  /** Another thing the studio keeps, by its id. */
+  | 'ref'
+  /** Money in whole minor units of the studio's currency. */
+  | 'money';
 
 /** One of a closed list: what is stored, what a person reads, and what files may call it. */
-export interface FieldChoice {
-  value: string | number;
+export interface FieldChoice<V extends string | number = string | number> {
+  value: V;
   label: string;
   also?: readonly string[];
   /** For schools: what choosing it does. */
@@ -43,6 +49,8 @@ export interface Field {
   choices?: readonly FieldChoice[];
   /** Said when it is missing or none of the choices. */
   ask?: string;
+  /** What a text must look like, and what is said when it does not. An empty one passes where it may be empty. */
+  looks?: { like: RegExp; else: string };
   /** May be left out; then nothing is stored. */
   optional?: boolean;
   /** A text that may be empty. */
@@ -83,9 +91,30 @@ export const choiceWords = (f: Field): string =>
   f.ask ?? `${f.label}: pick one of ${f.choices!.map((c) => c.label).join(', ')}.`;
 
 /** Choices from a closed list and its labels. */
-export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>): FieldChoice[] =>
+export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>): FieldChoice<T>[] =>
   (Object.entries(labels) as [T, string][]).map(([value, label]) => ({ value, label }));
 
 /** Choices from the rows of a table of the core. */
 export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice[] =>
   rows.map((r) => ({ value: r.id, label: r.label }));
+
+type ValueOf<F extends Field> = F['kind'] extends 'yes'
+  ? boolean
+  : F['kind'] extends 'checks' | 'hexes'
+    ? string[]
+    : F['kind'] extends 'numbers'
+      ? F['count'] extends readonly [3, 3]
+        ? [number, number, number]
+        : number[]
+      : F['kind'] extends 'choice'
+        ? F['choices'] extends readonly FieldChoice<infer V>[]
+          ? V
+          : string
+        : F['kind'] extends 'text' | 'long' | 'hex' | 'day' | 'ref'
+          ? string
+          : number;
+
+/** The type of a thing kept, from its rows: what may be left out may be null. */
+export type KeptOf<Rows extends readonly Field[]> = {
+  [F in Rows[number] as F['id']]: F extends { optional: true } ? ValueOf<F> | null : ValueOf<F>;
+};

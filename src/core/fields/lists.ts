@@ -96,7 +96,7 @@ export const CURE_OUTCOMES = ['better', 'same', 'worse'] as const;
 export type CureOutcome = (typeof CURE_OUTCOMES)[number];
 
 /** When in the life of a quilt a photograph is taken. */
-export const PHOTOGRAPH_MOMENTS = ['take-in', 'test', 'fault', 'hand-back'] as const;
+export const PHOTOGRAPH_MOMENTS = ['take-in', 'condition', 'test', 'fault', 'hand-back'] as const;
 export type PhotographMoment = (typeof PHOTOGRAPH_MOMENTS)[number];
 
 /** What a quilt is for, as a list shows it. */
@@ -118,3 +118,53 @@ export const WISH_LABEL: Readonly<Record<VisibilityWish, string>> = {
 /** How tensions are set in a studio. */
 export const TENSION_SCHOOLS = ['both', 'gauge', 'dial'] as const;
 export type TensionSchool = (typeof TENSION_SCHOOLS)[number];
+
+/** How a client likes to be reached. */
+export const CONTACT_WAYS = ['phone', 'email', 'post', 'shop'] as const;
+export type ContactWay = (typeof CONTACT_WAYS)[number];
+export const CONTACT_LABEL: Readonly<Record<ContactWay, string>> = {
+  phone: 'phone',
+  email: 'e-mail',
+  post: 'letter',
+  shop: 'when they come in',
+};
+
+/** Whether photographs of a client's quilt may be shown. */
+export const PHOTO_CONSENTS = ['no', 'private', 'public'] as const;
+export type PhotoConsent = (typeof PHOTO_CONSENTS)[number];
+export const PHOTO_CONSENT_LABEL: Readonly<Record<PhotoConsent, string>> = {
+  no: 'no photographs',
+  private: 'for the studio only',
+  public: 'may be shown',
+};
+
+/** How a quilt goes home. */
+export const DELIVERIES = ['collect', 'ship'] as const;
+export type Delivery = (typeof DELIVERIES)[number];
+export const DELIVERY_LABEL: Readonly<Record<Delivery, string>> = {
+  collect: 'collected',
+  ship: 'shipped',
+};
+
+/** What the client has said of thread and design. */
+export const APPROVALS = ['not-asked', 'asked', 'agreed', 'changed'] as const;
+export type Approval = (typeof APPROVALS)[number];
+export const APPROVAL_LABEL: Readonly<Record<Approval, string>> = {
+  'not-asked': 'not asked yet',
+  asked: 'asked, no answer yet',
+  agreed: 'agreed',
+  changed: 'asked for a change',
+};
+
+/** Where a piece of the condition on arrival stands. */
+export const CONDITION_STATES = ['found', 'told', 'agreed', 'declined', 'done'] as const;
+export type ConditionState = (typeof CONDITION_STATES)[number];
+export const CONDITION_STATE_LABEL: Readonly<Record<ConditionState, string>> = {
+  found: 'found',
+  told: 'client told',
+  agreed: 'client agreed',
+  declined: 'client declined',
+  done: 'done',
+};
+export const SIDES = ['top', 'back'] as const;
+export type Side = (typeof SIDES)[number];

@@ -321,6 +321,15 @@ export const WEEKDAYS = [
 export const PREFERENCES: readonly Field[] = [
   { id: 'name', label: 'Studio', kind: 'text', most: 120, ask: 'Give the studio its name.' },
   { id: 'town', label: 'Town', kind: 'text', most: 120, mayBeEmpty: true },
+  {
+    id: 'currency',
+    label: 'Currency',
+    kind: 'text',
+    most: 3,
+    ask: 'Give the currency by its three letters, such as EUR.',
+    looks: { like: /^[A-Z]{3}$/, else: 'Give the currency by its three capital letters, such as EUR.' },
+    usual: 'EUR',
+  },
   ...SCHOOLS,
   ...THRESHOLDS,
   ...ONES,

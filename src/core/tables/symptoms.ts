@@ -58,7 +58,7 @@ export const symptoms = table<Symptom>('Symptom', [
   },
   {
     id: 'eyelash',
-    label: 'Eyelash loops on curves (back)',
+    label: 'Eyelashing: loops on curves (back)',
     where: 'back',
     description: 'Small lashes of top thread stand out on the back, mostly round the outside of curves.',
     howToSee: 'Feel under the quilt round a tight curve, or look with a mirror and a low side light.',
@@ -92,7 +92,7 @@ export const symptoms = table<Symptom>('Symptom', [
   },
   {
     id: 'nest_start',
-    label: 'Thread nest at the start',
+    label: 'Birdnest: thread nest at the start',
     where: 'back',
     description: 'A wad of thread forms under the quilt in the first few stitches.',
     howToSee: 'Feel under the start point before going on; a lump larger than a lentil is a nest.',
@@ -132,7 +132,7 @@ export const symptoms = table<Symptom>('Symptom', [
   },
   {
     id: 'railroad_back',
-    label: 'Bobbin thread lies flat on the back',
+    label: 'Railroading: bobbin thread lies flat on the back',
     where: 'back',
     description: 'The bobbin thread lies straight on the back with the top thread wrapped round it.',
     howToSee: 'Scratch the line on the back: the bobbin thread lifts off straight.',
@@ -257,7 +257,7 @@ export const symptoms = table<Symptom>('Symptom', [
   },
   {
     id: 'bearding',
-    label: 'Batting fibres come through',
+    label: 'Bearding: batting fibres come through',
     where: 'both',
     description: 'Tufts of batting show at the needle holes.',
     howToSee: 'Look across the surface under a side light, dark fabrics first.',
@@ -400,3 +400,106 @@ export const symptoms = table<Symptom>('Symptom', [
     severity: ['none', 'one extra stitch', 'slow steady stitching', 'bursts at speed'],
   },
 ]);
+
+const flaw = (
+  id: string,
+  label: string,
+  where: Symptom['where'],
+  description: string,
+  howToSee: string,
+): Symptom => ({
+  id,
+  label,
+  where,
+  description,
+  howToSee,
+  severity: ['none', 'seen only close up', 'seen at arm length', 'spoils the quilt'],
+});
+
+/** Flaws found at the end that no machine is asked about: they are mended, not diagnosed. */
+export const flaws = table<Symptom>('Flaw', [
+  flaw(
+    'missed_spot',
+    'Missed spot',
+    'both',
+    'An area or part of a line was left unquilted.',
+    'Hold the quilt to the light, then go over it lane by lane.',
+  ),
+  flaw(
+    'thread_ends',
+    'Thread tails left',
+    'both',
+    'Tails at starts and ends were not cut or buried.',
+    'Run a hand over both faces.',
+  ),
+  flaw(
+    'tear',
+    'Tear or cut',
+    'both',
+    'The fabric is cut, snipped or torn.',
+    'Look along trims, tails and ruler edges.',
+  ),
+  flaw(
+    'caught',
+    'Something sewn in',
+    'both',
+    'A pocket, a corner or a fold of backing is caught in the stitching.',
+    'Open every pocket and flap; turn the corners back.',
+  ),
+  flaw(
+    'left_in',
+    'Left in the quilt',
+    'both',
+    'A pin, a basting thread or a mark was left in.',
+    'Feel along the edges and the basted lines.',
+  ),
+  flaw(
+    'shadow',
+    'Dark thread shows through',
+    'top',
+    'A dark tail or seam shows through light fabric.',
+    'Look at the light fabrics in daylight.',
+  ),
+]);
+
+/** Everything that may be noted of a stitch or a quilt: faults with a cause to find, and flaws to mend. */
+export const signs = table<Symptom>('Sign', [...symptoms.rows, ...flaws.rows]);
+
+/** What quilters call them besides. */
+const ALSO: Readonly<Record<string, string>> = {
+  nest_start: 'birdnest, birdnesting, bird’s nest, nesting, thread nest, tangle, knot at the start',
+  eyelash: 'eyelashing, eyelashes, loops on curves',
+  railroad_back: 'railroading, bobbin thread lies flat, railroad, flat bobbin thread, pulled line',
+  railroad_top: 'railroading on top, flat top thread',
+  dots_top: 'pokies, pops, bobbin showing, bobbin dots',
+  dots_back: 'pokies on the back, top thread showing, top dots',
+  skipped: 'skips, skip, missed stitch, missed stitches',
+  top_break: 'thread breaks, breakage, snapped thread',
+  top_shred: 'shredding, fraying, frayed thread',
+  bearding: 'bearding, fuzz, migration, batting migration, batting showing',
+  pleats_back: 'tuck, tucks, pleat, fold, pinch, pleats',
+  pucker_line: 'pucker, puckers, puckering',
+  holes: 'needle holes, puncture marks',
+  oil_marks: 'stain, oil, rust, blood, spot',
+  uneven_len: 'uneven stitches, stitch length varies',
+  loops_all: 'loops on the back, loopy back, loops',
+  loops_top: 'loops on top',
+  wobble: 'wobbly line, wavy line',
+  jogs: 'flat spots, facets',
+  tail_tangle: 'caught tail',
+  flagging: 'flagging, bouncing',
+  layer_creep: 'creeping, drag lines, pushing',
+  lint_build: 'lint, fluff',
+  missed_spot: 'unquilted, missed area, gap, not quilted',
+  thread_ends: 'tails, thread ends, loose ends',
+  tear: 'snip, cut, hole in the fabric, rip',
+  caught: 'pocket, corner, folded in, caught corner',
+  left_in: 'basting left, pin, mark, pins, basting thread',
+  shadow: 'shadowing, show through',
+};
+
+/** Every name a sign goes by, its own first. */
+export const signNames = (s: Pick<Symptom, 'id' | 'label'>): string[] => [
+  s.label,
+  ...(ALSO[s.id] ?? '').split(', ').filter(Boolean),
+];

@@ -5,7 +5,7 @@ import { Controller } from 'react-hook-form';
 import type { NotedFault } from '@/actions/faults';
 import { takeBackFaultAction, tellFaultAction } from '@/actions/server';
 import type { FaultWay } from '@/core/fields/lists';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
@@ -77,7 +77,7 @@ export function FaultDetails({
     toast(`Fault ${noted.n} is taken back.`);
     onClose();
   });
-  const first = symptoms.get(said.symptoms[0]!);
+  const first = signs.get(said.symptoms[0]!);
   const photograph = String(values.photographId ?? '');
   return (
     <form

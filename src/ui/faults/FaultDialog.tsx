@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { NotedFault } from '@/actions/faults';
 import { logFaultAction } from '@/actions/server';
 import { contains } from '@/core/geometry/polygon';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import type { Quilt, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
@@ -39,7 +39,7 @@ export function FaultDialog({
   zoneId?: string;
   onClose: () => void;
 }) {
-  const [signs, setSigns] = useState<string[] | null>(null);
+  const [order, setOrder] = useState<string[] | null>(null);
   const [said, setSaid] = useState<Said>({
     symptoms: [],
     xIn: null,
@@ -54,9 +54,9 @@ export function FaultDialog({
     const gone = new AbortController();
     fetch(`/quilts/${quilt.id}/faults/start?zone=${zoneId ?? ''}`, { signal: gone.signal })
       .then((r) => (r.ok ? (r.json() as Promise<string[]>) : Promise.reject(new Error('no answer'))))
-      .then(setSigns)
+      .then(setOrder)
       // Without an answer the table's own order serves.
-      .catch(() => gone.signal.aborted || setSigns([...symptoms.ids]));
+      .catch(() => gone.signal.aborted || setOrder([...signs.ids]));
     return () => gone.abort();
   }, [quilt.id, zoneId]);
 
@@ -74,7 +74,7 @@ export function FaultDialog({
     const under = zones.find((z) => contains(z.geometry, [xIn + 0.01, yIn + 0.01]));
     note({ ...said, xIn, yIn, pass: passAt(quilt, xIn, yIn), zoneId: under?.id ?? said.zoneId });
   };
-  const names = said.symptoms.map((s) => symptoms.get(s).label).join(', ');
+  const names = said.symptoms.map((s) => signs.get(s).label).join(', ');
   return (
     <Modal
       open
@@ -94,7 +94,7 @@ export function FaultDialog({
           {/* Tiles come in their order, not in one that changes under the finger. */}
           <div className="min-h-[340px]">
             <SignTiles
-              order={signs ?? []}
+              order={order ?? []}
               value={said.symptoms}
               onChange={(ids) =>
                 said.xIn === null ? setSaid({ ...said, symptoms: ids }) : note({ ...said, symptoms: ids })

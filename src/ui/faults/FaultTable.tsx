@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { FaultActs } from './FaultActs';
 import { HeadRow } from '@/ui/kit/HeadRow';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import type { Fault } from '@/data/types';
 import { FAULT_STATE_WORD } from '@/core/fields/lists';
 import { Empty } from '@/ui/kit/Empty';
@@ -26,7 +26,7 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
             <td className="py-2.5 pr-3 font-bold">{f.n}</td>
             <td className="py-2.5 pr-3 font-semibold">
               <Link className="text-indigo hover:underline" href={`/quilts/${f.quiltId}/faults/${f.id}`}>
-                {f.symptoms.map((id) => symptoms.find(id)?.label ?? id).join(', ')}
+                {f.symptoms.map((id) => signs.find(id)?.label ?? id).join(', ')}
               </Link>
             </td>
             <td className="py-2.5 pr-3 text-ink2">

@@ -1,7 +1,8 @@
 'use client';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
-import { symptoms } from '@/core/tables/symptoms';
+import { signNames, signs } from '@/core/tables/symptoms';
+import { findByWord } from '@/core/words/find-by-word';
 import { SignPicture } from './SignPicture';
 
 const FIRST = 12;
@@ -23,8 +24,10 @@ export function SignTiles({
   const [find, setFind] = useState('');
   const [all, setAll] = useState(false);
   const wanted = find.trim().toLowerCase();
-  const rows = order.flatMap((id) => symptoms.find(id) ?? []);
-  const fits = rows.filter((s) => `${s.label} ${s.description}`.toLowerCase().includes(wanted));
+  const rows = order.flatMap((id) => signs.find(id) ?? []);
+  const named = findByWord(wanted, rows, signNames);
+  const told = rows.filter((s) => !named.includes(s) && s.description.toLowerCase().includes(wanted));
+  const fits = wanted ? [...named, ...told] : rows;
   const shown = wanted || all ? fits : fits.slice(0, FIRST);
   const picked = rows.filter((s) => value.includes(s.id) && !shown.includes(s));
   const toggle = (id: string) =>
@@ -34,8 +37,8 @@ export function SignTiles({
       <legend className="mb-1 text-13 font-medium text-ink2">What you saw; more than one if so</legend>
       <input
         data-first
-        aria-label="Find a sign"
-        placeholder="Find: loops, skip, break …"
+        aria-label="Search by name"
+        placeholder="Search: loops, birdnest, tear …"
         value={find}
         onChange={(e) => setFind(e.target.value)}
         className="mb-2 min-h-11 w-full rounded border border-rule bg-cloth px-3 text-16"

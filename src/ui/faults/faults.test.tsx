@@ -1,7 +1,7 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import * as actions from '@/actions/server';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { aFault, aQuilt, aZone } from '@/ui/testing/studio';
 import { FaultDialog } from './FaultDialog';
 import { FaultTable } from './FaultTable';
@@ -10,19 +10,19 @@ import { drawnSigns, signDrawing } from './sign-drawing';
 import { SignTiles } from './SignTiles';
 import { fill } from '@/ui/testing/fill';
 
-const first = symptoms.get('skipped');
+const first = signs.get('skipped');
 const fault = aFault;
-const order = [...symptoms.ids];
+const order = [...signs.ids];
 
 describe('signs as they look', () => {
   test('every sign of the table is drawn, each in its own way, within its frame', () => {
-    expect([...drawnSigns].sort()).toEqual([...symptoms.ids].sort());
-    const drawn = symptoms.ids.map((id) =>
+    expect([...drawnSigns].sort()).toEqual([...signs.ids].sort());
+    const drawn = signs.ids.map((id) =>
       signDrawing(id)!
         .marks.map((m) => `${m.d}${m.stroke ?? ''}${m.fill ?? ''}`)
         .join(' '),
     );
-    expect(symptoms.ids.filter((_, i) => drawn.indexOf(drawn[i]!) !== i)).toEqual([]);
+    expect(signs.ids.filter((_, i) => drawn.indexOf(drawn[i]!) !== i)).toEqual([]);
     for (const d of drawn) expect(d).not.toMatch(/NaN|undefined|Infinity/);
     expect(signDrawing('no such sign')).toBeNull();
   });
@@ -39,8 +39,8 @@ describe('picking what was seen', () => {
   test('the twelve likeliest come first, all others when asked for', async () => {
     tiles();
     expect(shown().filter((b) => b.hasAttribute('aria-pressed'))).toHaveLength(12);
-    await userEvent.click(screen.getByRole('button', { name: `All ${symptoms.rows.length} signs` }));
-    expect(shown()).toHaveLength(symptoms.rows.length);
+    await userEvent.click(screen.getByRole('button', { name: `All ${signs.rows.length} signs` }));
+    expect(shown()).toHaveLength(signs.rows.length);
   });
   test('letters narrow them, and what is picked stays', async () => {
     tiles(['top_break']);
@@ -53,7 +53,7 @@ describe('picking what was seen', () => {
   test('pressing picks, pressing again lets go', async () => {
     const onChange = tiles([first.id]);
     await userEvent.click(screen.getByRole('button', { name: first.label }));
-    await userEvent.click(screen.getByRole('button', { name: symptoms.get('top_break').label }));
+    await userEvent.click(screen.getByRole('button', { name: signs.get('top_break').label }));
     expect(onChange.mock.calls).toEqual([[[]], [[first.id, 'top_break']]]);
   });
 });

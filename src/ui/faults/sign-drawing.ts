@@ -439,6 +439,51 @@ const LOOKS: Readonly<Record<string, readonly [Face, () => Mark[]]>> = {
       ...stitches(steps(74, [8, 8, 8, 8])),
     ],
   ],
+  missed_spot: [
+    'top',
+    () => [
+      ...stitches(steps(6, [12, 12])),
+      ...stitches(steps(86, [12, 12])),
+      stroke(`M42 14H74V44H42Z`, RED, 2, '4 4'),
+    ],
+  ],
+  thread_ends: [
+    'top',
+    () => [
+      ...stitches(steps(6, [14, 14, 14])),
+      ...bend(`M48 ${MID}Q64 8 84 20`),
+      ...bend(`M48 ${MID}Q70 ${MID + 16} 96 42`),
+    ],
+  ],
+  tear: [
+    'top',
+    () => [
+      ...sewn(0, 'top', 6, W - 6, 44),
+      { d: 'M30 18L44 13L58 19L74 12L88 17L74 22L58 28L44 21Z', fill: INK, opacity: 0.75 },
+    ],
+  ],
+  caught: [
+    'top',
+    () => [
+      { d: 'M34 8H86V40L60 52L34 40Z', fill: '#d8cdb6', stroke: INK, width: 1.6 },
+      ...sewn(0, 'top', 6, W - 6, 30),
+    ],
+  ],
+  left_in: [
+    'top',
+    () => [
+      ...sewn(0, 'top', 6, W - 6, 44),
+      stroke(line(26, 30, 86, 12), STEEL, 2.6),
+      { d: circle(88, 11, 4.5), fill: RED },
+    ],
+  ],
+  shadow: [
+    'top',
+    () => [
+      ...sewn(0, 'top', 6, W - 6, 44),
+      { d: 'M22 26Q48 8 62 20T100 16', stroke: INK, width: 5, opacity: 0.22, cap: 'round' },
+    ],
+  ],
 };
 
 /** The ids of signs that have a drawing. */

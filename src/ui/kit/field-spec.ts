@@ -1,4 +1,5 @@
 import { readGrams, readLengthMm, readMetres } from '@/core/exchange/read-number';
+import { moneyTyped, readMoney } from '@/core/units/money';
 import { mmToIn } from '@/core/units/length';
 import { numberOf } from './number-of';
 
@@ -19,7 +20,12 @@ export interface FieldSpec {
     | 'inches'
     | 'mm'
     | 'metres'
-    | 'grams';
+    | 'grams'
+    /** Three lengths in inches, in one box. */
+    | 'three'
+    /** Whole minor units of `currency`. */
+    | 'money';
+  currency?: string;
   hint?: string;
   options?: readonly { value: string; label: string }[];
   /** Words offered while typing. */
@@ -38,6 +44,8 @@ function shown(spec: FieldSpec, value: unknown): Values[string] {
   if (spec.kind === 'checks' || spec.kind === 'hexes') return Array.isArray(value) ? (value as string[]) : [];
   if (spec.kind === 'yes') return value === true;
   if (value == null) return spec.kind === 'choice' ? NONE : '';
+  if (spec.kind === 'three') return (value as number[]).map((v) => String(Number(v.toFixed(3)))).join('; ');
+  if (spec.kind === 'money') return moneyTyped(value as number, spec.currency!);
   return typeof value === 'number' ? String(Number(value.toFixed(4))) : String(value);
 }
 
@@ -48,9 +56,22 @@ function lengthOf(text: string, unit: 'inches' | 'mm'): number | string | null {
   return mm === null ? text : unit === 'mm' ? mm : mmToIn(mm);
 }
 
+/** Lengths typed one after another: 52; 52 1/4; 132 cm. What cannot be read stays as typed. */
+function threeOf(text: string): unknown {
+  const parts = text.split(/[;\n]|,\s+/u).map((p) => p.trim()).filter(Boolean);
+  return parts.length === 0 ? null : parts.map((p) => lengthOf(p, 'inches'));
+}
+
 /** What a measure typed with a unit, a fraction or feet was understood as; null where it stands so already. */
 export function understood(spec: FieldSpec, value: unknown): string | null {
   const text = String(value ?? '').trim();
+  if (spec.kind === 'three') {
+    const read = threeOf(text);
+    const plain = /^[\d.;,\s]*$/u.test(text);
+    return plain || !Array.isArray(read) || read.some((n) => typeof n !== 'number')
+      ? null
+      : `= ${read.map((n) => Number((n as number).toFixed(2))).join('; ')} in`;
+  }
   if (!['inches', 'mm', 'metres', 'grams'].includes(spec.kind) || /^\d*([.,]\d+)?$/u.test(text)) return null;
   const read = sent(spec, text);
   if (typeof read !== 'number') return null;
@@ -63,6 +84,11 @@ export function understood(spec: FieldSpec, value: unknown): string | null {
 /** What the form holds, as the action takes it. */
 function sent(spec: FieldSpec, value: Values[string]): unknown {
   if (spec.kind === 'number') return numberOf(String(value));
+  if (spec.kind === 'three') return threeOf(String(value));
+  if (spec.kind === 'money') {
+    const text = String(value).trim();
+    return text === '' ? null : (readMoney(text, spec.currency!) ?? text);
+  }
   if (spec.kind === 'inches' || spec.kind === 'mm') return lengthOf(String(value), spec.kind);
   if (spec.kind === 'metres' || spec.kind === 'grams') {
     const text = String(value);

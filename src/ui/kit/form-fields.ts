@@ -1,21 +1,35 @@
 import type { Field } from '@/core/fields/field';
 import type { FieldSpec } from './field-spec';
 
-const NOT_GIVEN = { value: '-', label: 'none given' };
+type Option = { value: string; label: string };
+const NOT_GIVEN: Option = { value: '-', label: 'none given' };
+const OF: Partial<Record<Field['kind'], FieldSpec['kind']>> = {
+  whole: 'number',
+  day: 'date',
+  ref: 'choice',
+  numbers: 'three',
+};
 
-/** A table's fields as a form asks for them, in their order; those asked for elsewhere are left out. */
-export const formFields = (fields: readonly Field[]): FieldSpec[] =>
+/**
+ * A table's fields as a form asks for them, in their order; those asked for elsewhere are left out.
+ * @param of what a thing of the studio may be picked from, by field; and the currency of money.
+ */
+export const formFields = (
+  fields: readonly Field[],
+  of: { pick?: Readonly<Record<string, readonly Option[]>>; currency?: string } = {},
+): FieldSpec[] =>
   fields
-    .filter((f) => f.onForm !== false && f.kind !== 'numbers')
-    .map((f) => ({
-      name: f.id,
-      label: f.label,
-      kind: f.kind === 'whole' ? 'number' : (f.kind as FieldSpec['kind']),
-      hint: f.hint,
-      wide: f.wide,
-      suggest: f.suggest,
-      options: f.choices && [
-        ...(f.optional ? [NOT_GIVEN] : []),
-        ...f.choices.map((c) => ({ value: String(c.value), label: c.label })),
-      ],
-    }));
+    .filter((f) => f.onForm !== false && (f.kind !== 'numbers' || f.count?.[1] === 3))
+    .map((f) => {
+      const choices = of.pick?.[f.id] ?? f.choices?.map((c) => ({ value: String(c.value), label: c.label }));
+      return {
+        name: f.id,
+        label: f.label,
+        kind: OF[f.kind] ?? (f.kind as FieldSpec['kind']),
+        hint: f.hint,
+        wide: f.wide,
+        suggest: f.suggest,
+        ...(f.kind === 'money' ? { currency: of.currency ?? 'EUR' } : {}),
+        options: choices && [...(f.optional ? [NOT_GIVEN] : []), ...choices],
+      };
+    });

@@ -12,7 +12,7 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 import { ONES, SCHOOLS, THRESHOLDS, WEEKDAYS } from '@/core/fields/preferences';
 import { NEEDLE_CHOICES } from '@/core/fields/needle';
 
-const TEXTS = ['name', 'town'];
+const TEXTS = ['name', 'town', 'currency'];
 const NUMBERS = [...THRESHOLDS, ...ONES].map((f) => f.id);
 const NAMES = [...TEXTS, ...SCHOOLS.map((f) => f.id), ...NUMBERS];
 const NEEDLE_OPTIONS = NEEDLE_CHOICES.map((c) => ({ value: String(c.value), label: c.label }));
@@ -46,6 +46,13 @@ export function PreferencesForm({ preferences }: { preferences: Preferences }) {
       <div className="grid gap-3 border-t-2 border-ink pt-3 sm:grid-cols-2">
         <TextField id="studio-name" label="Studio" error={problemAt('name')} {...form.register('name')} />
         <TextField id="studio-town" label="Town" error={problemAt('town')} {...form.register('town')} />
+        <TextField
+          id="studio-currency"
+          label="Currency"
+          hint="three letters, such as EUR"
+          error={problemAt('currency')}
+          {...form.register('currency')}
+        />
       </div>
       <h2 className="mt-6 border-t-2 border-ink pt-2 text-20">Where good quilters disagree</h2>
       {SCHOOLS.map((s) => (

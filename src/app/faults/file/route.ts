@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { causes } from '@/core/faults/knowledge';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { FORMULA } from '@/actions/exchange';
 import { readBook } from '@/data/fault-book';
 import { db } from '@/data/sql';
@@ -21,7 +21,7 @@ export async function GET(request: Request) {
       Client: f.client,
       Zone: f.zone ?? '',
       Thread: f.thread ?? '',
-      Seen: f.symptoms.map((s) => symptoms.find(s)?.label ?? s).join('; '),
+      Seen: f.symptoms.map((s) => signs.find(s)?.label ?? s).join('; '),
       State: f.status,
       'What it was': (f.cause ? causes.find(f.cause)?.label : f.ownCause) ?? '',
       'What was done': f.remedy ?? '',

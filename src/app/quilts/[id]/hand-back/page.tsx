@@ -3,7 +3,7 @@ import { cameOutOf, washingOf } from '@/actions/client-sheet';
 import { safety } from '@/core/cautions/cautions';
 import { inspection } from '@/core/hand-back/inspection';
 import { predicted, proven } from '@/core/source/known';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { lengthText } from '@/core/units/length-text';
 import { readHandBack } from '@/data/hand-back';
 import { readPhotographs } from '@/data/intakes';
@@ -202,7 +202,7 @@ function mend(x: Loaded) {
           <li key={f.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b py-1.5">
             <b className="w-8">{f.n}</b>
             <span className="min-w-[260px] flex-1">
-              <b>{f.symptoms.map((s) => symptoms.find(s)?.label ?? s).join(', ')}</b>
+              <b>{f.symptoms.map((s) => signs.find(s)?.label ?? s).join(', ')}</b>
               <span className="block text-ink2">
                 {[
                   f.zoneLetter && `zone ${f.zoneLetter}`,

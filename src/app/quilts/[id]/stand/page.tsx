@@ -2,7 +2,7 @@ import { likelyHere } from '@/actions/fault-setup';
 import { readPlan } from '@/actions/plan';
 import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { readTray } from '@/data/bobbins';
 import { readEntries } from '@/data/log';
 import { readScales } from '@/data/machines';
@@ -35,9 +35,9 @@ export default async function StandPage(props: QuiltPageProps) {
   ]);
   const steps = shownSteps(view, read);
   const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
-  const signs = (await likelyHere(db(), view, next?.zones[0]?.id ?? null)).map((id) => ({
+  const seen = (await likelyHere(db(), view, next?.zones[0]?.id ?? null)).map((id) => ({
     id,
-    label: symptoms.get(id).label,
+    label: signs.get(id).label,
   }));
   const sewnBefore = steps
     .filter((s) =>
@@ -73,8 +73,8 @@ export default async function StandPage(props: QuiltPageProps) {
       sewnBefore={sewnBefore}
       entries={entries}
       cursor={entries.at(-1)?.cursor ?? 0}
-      signs={signs.slice(0, SHOWN_SIGNS)}
-      moreSigns={signs.slice(SHOWN_SIGNS)}
+      signs={seen.slice(0, SHOWN_SIGNS)}
+      moreSigns={seen.slice(SHOWN_SIGNS)}
       raiseBefore={raiseBefore(view, read)}
       needle={
         fitted && {

@@ -2,7 +2,7 @@ import { isUUID } from 'class-validator';
 import { notFound } from 'next/navigation';
 import { readFaultBench } from '@/actions/fault-bench';
 import { causes, checks, contextFacts, setupFacts } from '@/core/faults/knowledge';
-import { symptoms } from '@/core/tables/symptoms';
+import { signs } from '@/core/tables/symptoms';
 import { db } from '@/data/sql';
 import { FaultBench } from '@/ui/fault-bench/FaultBench';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -51,7 +51,7 @@ export default async function FaultBenchPage(props: {
           outcomes: outcomes.map((o) => ({ id: o.id, label: o.label })),
           safety,
         }))}
-        signs={symptoms.rows.map(({ id, label }) => ({ id, label }))}
+        signs={signs.rows.map(({ id, label }) => ({ id, label }))}
         questions={contextFacts.rows.map(({ id, label, values, valueLabels }) => ({
           id,
           label,

@@ -1,0 +1,32 @@
+import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
+import { columnsOf } from './columns';
+import type { Sql } from './sql';
+
+/** What was chosen of a quilt's backing and binding, and which small quilts share its backing. */
+export interface Prepared extends PreparedFields {
+  withQuilts: string[];
+  version: number;
+}
+const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf<PreparedFields>(PREPARED), 'withQuilts'];
+
+/** What was chosen; null while nothing was. */
+export async function readPrepared(sql: Sql, quiltId: string): Promise<Prepared | null> {
+  const [row] = await sql<Prepared[]>`
+    select ${sql(FIELDS)}, version from prepared where quilt_id = ${quiltId}`;
+  return row ?? null;
+}
+
+/** Keeps what was chosen when it is still as it was seen; the version it has now, or null when changed meanwhile. */
+export async function writePrepared(
+  sql: Sql,
+  quiltId: string,
+  seen: number,
+  p: Omit<Prepared, 'version'>,
+): Promise<number | null> {
+  const row = { ...p, quiltId };
+  const [kept] = await sql<{ version: number }[]>`
+    insert into prepared ${sql(row, 'quiltId', ...FIELDS)}
+    on conflict (quilt_id) do update set ${sql(row, ...FIELDS)}, version = prepared.version + 1
+    where prepared.version = ${seen} returning version`;
+  return kept?.version ?? null;
+}
