@@ -39,7 +39,7 @@ test('a quilt on its way home: looked over, mended, measured, its sheet, and hom
   for (const [label, inches] of [
     ['Width at the top', '53'],
     ['Width in the middle', '53 1/4'],
-    ['Width at the foot', '53'],
+    ['Width at the bottom', '53'],
     ['Length at the left', '53'],
     ['Length in the middle', '53'],
     ['Length at the right', '53'],

@@ -135,7 +135,7 @@ test('the same way with the keyboard only', async ({ page }) => {
   const dialog = page.getByRole('dialog', { name: 'Note a fault' });
   await expect(dialog).toBeVisible();
   // The search has the focus; the first tile follows it.
-  await expect(dialog.getByLabel('Find a sign')).toBeFocused();
+  await expect(dialog.getByLabel('Search by name')).toBeFocused();
   await page.keyboard.type('eyelash');
   await expect(dialog.getByRole('button', { name: /eyelash/i }).first()).toBeVisible();
   await page.keyboard.press('Tab');

@@ -11,7 +11,7 @@ import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { Day, FormKey, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
-import { readWaiting } from './waiting';
+import { readWaiting, type Waiting } from './waiting';
 
 export interface CalendarJob extends Scheduled {
   quilt: Pick<Quilt, 'id' | 'name' | 'client' | 'dueOn' | 'version' | 'step'> & { startsOn: string | null };
@@ -34,22 +34,7 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
   if (!room) return null;
   const { preferences, machines, belief } = room;
   const today = dayNumber(format(now, 'yyyy-MM-dd'));
-  const open = room.waiting.filter((w) => w.quilt.step !== 'hand-back').slice(0, MOST_JOBS);
-  const jobs = open.map(({ quilt, left }): Job & { quilt: Quilt } => ({
-    id: quilt.id,
-    machineId: quilt.machineId,
-    fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
-    steps: left,
-    dueDay: dayNumber(quilt.dueOn),
-    quilt,
-  }));
-  // What is on the frame is finished first; then by the day they were laid on, then by promise.
-  jobs.sort(
-    (a, b) =>
-      Number(b.quilt.onFrameSince !== null) - Number(a.quilt.onFrameSince !== null) ||
-      Math.max(a.fromDay, today) - Math.max(b.fromDay, today) ||
-      a.dueDay - b.dueDay,
-  );
+  const jobs = jobsOf(room.waiting, today);
   return {
     preferences,
     machines,
@@ -71,6 +56,27 @@ export async function readCalendar(sql: Sql, now: Date): Promise<CalendarView | 
       };
     }),
   };
+}
+
+/** What waits to be sewn, in the order it goes on the frame; the soonest. */
+export function jobsOf(waiting: readonly Waiting[], today: number): (Job & { quilt: Quilt })[] {
+  const open = waiting.filter((w) => w.quilt.step !== 'hand-back').slice(0, MOST_JOBS);
+  const jobs = open.map(({ quilt, left }): Job & { quilt: Quilt } => ({
+    id: quilt.id,
+    machineId: quilt.machineId,
+    fromDay: quilt.startsOn ? dayNumber(quilt.startsOn) : today,
+    steps: left,
+    dueDay: dayNumber(quilt.dueOn),
+    quilt,
+  }));
+  // What is on the frame is finished first; then by the day they were laid on, then by promise.
+  jobs.sort(
+    (a, b) =>
+      Number(b.quilt.onFrameSince !== null) - Number(a.quilt.onFrameSince !== null) ||
+      Math.max(a.fromDay, today) - Math.max(b.fromDay, today) ||
+      a.dueDay - b.dueDay,
+  );
+  return jobs;
 }
 
 export class SetDays {

@@ -64,8 +64,13 @@ export class RemoveCondition {
 
 /** Takes a thing off the list, or puts it back. */
 export const removeCondition = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<RemoveCondition, { id: string }>(context, 'remove-condition', RemoveCondition, input, async (tx, form) =>
-    (await setConditionRemoved(tx, form.id, form.removed))
-      ? done({ id: form.id })
-      : refuse('This is not on the list any more. Reload the page.', 'id'),
+  save<RemoveCondition, { id: string }>(
+    context,
+    'remove-condition',
+    RemoveCondition,
+    input,
+    async (tx, form) =>
+      (await setConditionRemoved(tx, form.id, form.removed))
+        ? done({ id: form.id })
+        : refuse('This is not on the list any more. Reload the page.', 'id'),
   );

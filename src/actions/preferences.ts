@@ -33,7 +33,10 @@ export const setPreferences = (context: Context, input: unknown): Promise<Result
       if (form.spiSchool === 'one' && form.oneSpi == null)
         return refuse('Say how many stitches per inch.', 'oneSpi');
       if (!isCurrency(form.currency))
-        return refuse(`“${form.currency}” is no currency that is known. Write its three letters, such as EUR.`, 'currency');
+        return refuse(
+          `“${form.currency}” is no currency that is known. Write its three letters, such as EUR.`,
+          'currency',
+        );
       const settings = stored(PREFERENCES, form) as unknown as PreferenceFields;
       return (await updatePreferences(tx, settings, form.version))
         ? done({ version: form.version + 1 })

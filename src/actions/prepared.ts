@@ -1,7 +1,9 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray } from 'class-validator';
 import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
-import { writePrepared } from '@/data/prepared';
+import { fabrics } from '@/core/tables/fabrics';
+import { type Prepared, writePrepared } from '@/data/prepared';
+import type { Preferences, Quilt } from '@/data/types';
 import type { Context } from './context';
 import { conflict, done, type Result } from './result';
 import { EachId, Fields, FormKey, QuiltId, Version } from './rules';
@@ -32,3 +34,29 @@ export const keepPrepared = (context: Context, input: unknown): Promise<Result<{
     },
     { prepared_quilt_id_fkey: ['quiltId', 'This quilt is not known. Go back to the Rack.'] },
   );
+
+/** What a studio usually takes for a quilt's backing and binding, until something is chosen. */
+export function usualOf(
+  quilt: Pick<Quilt, 'backingClothIn' | 'backingKind' | 'prewash'>,
+  { marginIn, testMarginIn, prewashSchool }: Pick<Preferences, 'marginIn' | 'testMarginIn' | 'prewashSchool'>,
+): Omit<Prepared, 'version'> {
+  const cloth = fabrics.get(quilt.backingKind);
+  return {
+    clothIn: quilt.backingClothIn ?? (quilt.backingKind === 'sateen-wide' ? WIDE_IN : USUAL_IN),
+    marginIn,
+    testMarginIn,
+    prewash:
+      quilt.prewash ||
+      prewashSchool === 'always' ||
+      (prewashSchool !== 'never' && quilt.backingKind === 'flannel'),
+    shrinkPct: cloth.shrinkPct,
+    stretch: cloth.stretch >= 2,
+    nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),
+    stripIn: STRIP_IN,
+    layout: null,
+    withQuilts: [],
+  };
+}
+const WIDE_IN = 108;
+const USUAL_IN = 44;
+const STRIP_IN = 2.5;

@@ -1,5 +1,6 @@
 import type { ZoneState } from '@/core/rack/rack';
 import { techniques } from '@/core/tables/techniques';
+import { type Condition, readConditions } from '@/data/conditions';
 import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';
@@ -16,6 +17,8 @@ export interface QuiltView {
   setups: Map<string, ChosenSetup>;
   states: Map<string, ZoneState>;
   faults: Fault[];
+  /** What was found on it when it arrived. */
+  conditions: Condition[];
   shelf: Cone[];
 }
 
@@ -39,11 +42,12 @@ export async function readQuiltView(
   id: string,
   shelfOf: 'whole studio' | 'its cards' = 'whole studio',
 ): Promise<QuiltView | null> {
-  const [quilt, zones, setupRows, faults, cones] = await Promise.all([
+  const [quilt, zones, setupRows, faults, conditions, cones] = await Promise.all([
     readQuilt(sql, id),
     readZones(sql, id),
     readSetups(sql, id),
     readFaults(sql, id),
+    readConditions(sql, id),
     shelfOf === 'its cards' ? readConesOf(sql, id) : keptShelf(sql),
   ]);
   if (!quilt) return null;
@@ -53,6 +57,7 @@ export async function readQuiltView(
     zones,
     setups,
     faults,
+    conditions,
     shelf: Array.isArray(cones) ? cones : shelfWith(cones, setupRows),
     states: new Map(zones.map((z) => [z.id, zoneState(z, setups.get(z.id))])),
   };

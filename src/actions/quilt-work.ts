@@ -4,6 +4,9 @@ import { type QuiltThread, quiltThread } from '@/core/usage/quilt-thread';
 import type { ChosenSetup, Cone, Machine, Quilt, Zone } from '@/data/types';
 import { sandwichOf } from './zone-brief';
 
+/** A needle of the drawer by its size, point and eye. */
+export const needleKey = (nm: number, point: string, eye: string): string => `${nm} ${point} ${eye}`;
+
 /** What a quilt's zones ask of its cones, from the set-ups that stand. */
 export const quiltWork = (
   quilt: Quilt,
@@ -23,7 +26,15 @@ export const quiltWork = (
         areaIn2: areaOf(zone.geometry),
         lengthIn: zone.lengthIn ?? undefined,
         thicknessMm: thicknessMm(sandwichOf(zone, quilt)),
-        setup: setup && top && bobbin ? { spi: setup.spi, top, bobbin } : null,
+        setup:
+          setup && top && bobbin
+            ? {
+                spi: setup.spi,
+                top,
+                bobbin,
+                needle: needleKey(setup.needleNm, setup.needlePoint, setup.needleEye),
+              }
+            : null,
       };
     }),
     { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },

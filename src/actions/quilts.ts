@@ -3,6 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-va
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import { SOFTNESSES, type Softness, VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
+import type { MultiPolygon } from '@/core/geometry/polygon';
 import { spacingFor } from '@/core/density/spacing-for';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
@@ -101,6 +102,18 @@ const FIRST_WORK: Readonly<Record<string, string>> = {
   Corners: 'swirls',
   Sashing: 'ditch',
 };
+/** A zone of a new layout with the work it begins with. */
+export function firstWork(z: { name: string; geometry: MultiPolygon }) {
+  const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
+  return {
+    name: z.name,
+    geometry: z.geometry,
+    technique: t.id,
+    spacingIn: spacingFor(t, z.geometry),
+    smallestRadiusIn: null,
+    lengthIn: null,
+  };
+}
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 /** Shares of cloths, adding up to 1. */
 const sharesOf = (cloths: readonly ZoneCloth[]) => {
@@ -206,23 +219,16 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       await agreeOn(tx, id, pick(AGREED, form));
       if (!(await closeIntake(tx, form.intakeId, id)))
         throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
-      for (const [i, z] of zones.entries()) {
-        const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
+      for (const [i, z] of zones.entries())
         await insertZone(tx, {
+          ...firstWork(z),
           id: uuidv7(),
           quiltId: id,
           letter: LETTERS[i]!,
-          name: z.name,
-          geometry: z.geometry,
-          technique: t.id,
-          spacingIn: spacingFor(t, z.geometry),
-          smallestRadiusIn: null,
-          lengthIn: null,
           visibility: form.visibility,
           fabrics: sharesOf(form.fabrics),
           features: form.features,
         });
-      }
       if (like) await layLike(tx, id, { widthIn, lengthIn }, like);
       for (const f of form.conditions ?? [])
         await insertCondition(tx, {

@@ -1,10 +1,12 @@
-import { dayNumber, isoDay } from '@/core/calendar/days';
+import { dateOfDay, dayNumber, isoDay } from '@/core/calendar/days';
 import { midHours, minutesKnown } from '@/core/hours/known';
+import { schedule } from '@/core/calendar/promise';
 import { passesDone } from '@/core/plan/begun';
 import { spoolBands } from '@/core/rack/bands';
 import {
   type HandLine,
   needsYourHand,
+  type PromiseOf,
   progressOf,
   type Racked,
   type Rail,
@@ -15,7 +17,8 @@ import type { Known } from '@/core/source/known';
 import { readOpenFaults } from '@/data/faults';
 import type { Sql } from '@/data/sql';
 import type { Cone, Fault, Preferences, Quilt, Zone } from '@/data/types';
-import { readWaiting, type Waiting } from './waiting';
+import { jobsOf } from './calendar';
+import { readWaiting, type Waiting, type WaitingRoom } from './waiting';
 import { zoneState } from './quilt-view';
 
 export interface RackQuilt extends Racked<Quilt, Zone> {
@@ -51,8 +54,22 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
     preferences,
     rails: railsOf(rack, preferences, today),
     onFrame: framed && { ...framed, faults: openFaults.filter((f) => f.quiltId === framed.quilt.id) },
-    hand: needsYourHand(rack, setups, shelf, wanted, openFaults),
+    hand: needsYourHand(rack, setups, shelf, wanted, openFaults, promisesOf(room, day)),
   };
+}
+
+/** Every promise with its chance, from the calendar; the least sure first. */
+function promisesOf({ waiting, preferences, belief }: WaitingRoom, today: number): PromiseOf[] {
+  const jobs = jobsOf(waiting, today);
+  return schedule(jobs, preferences.dayHours, today, belief)
+    .map((s, i) => ({
+      id: s.id,
+      name: jobs[i]!.quilt.name,
+      dueOn: jobs[i]!.quilt.dueOn,
+      chance: s.chance,
+      sureOn: dateOfDay(s.sureDay),
+    }))
+    .sort((a, b) => a.chance - b.chance);
 }
 
 function describe(

@@ -17,10 +17,12 @@ import { saveMap } from './map';
 import * as needles from './needles';
 import * as plans from './plan-commands';
 import * as preferences from './preferences';
+import { askDay } from './offer-day';
 import { keepPrepared } from './prepared';
 import * as quilts from './quilts';
 import { mishap } from './mishaps';
 import type { Result } from './result';
+import { markLine } from './shopping';
 import { chooseSetup } from './setups';
 import { leaveOutSearch } from './searches';
 import { logTest } from './tests';
@@ -167,6 +169,11 @@ export const removeConditionAction = async (input: unknown) =>
   afterwards('removeCondition', () => conditions.removeCondition(thisContext(), input));
 export const keepPreparedAction = async (input: unknown) =>
   afterwards('keepPrepared', () => keepPrepared(thisContext(), input));
+
+export const markLineAction = async (input: unknown) =>
+  afterwards('markLine', () => markLine(thisContext(), input));
+export const askDayAction = async (input: unknown) =>
+  afterwards('askDay', () => askDay(thisContext(), input), false);
 
 export const beginIntakeAction = async (input: unknown) =>
   afterwards('beginIntake', () => intakes.beginIntake(thisContext(), input), false);

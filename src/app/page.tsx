@@ -43,9 +43,14 @@ export default async function RackPage() {
         ))}
         <div className="flex flex-wrap items-center justify-between gap-x-6 pb-3">
           <SourceKey />
-          <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/record">
-            Handed back: the studio record
-          </Link>
+          <span className="flex flex-wrap gap-x-6">
+            <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/shopping">
+              Shopping and winding
+            </Link>
+            <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/record">
+              Handed back: the studio record
+            </Link>
+          </span>
         </div>
       </div>
       <aside className="border-l bg-cloth px-5 pt-4">

@@ -70,7 +70,9 @@ test.each(rows)(
     where table_name = ${table} and column_name = ${snake(id)}`;
     expect(TYPES[f.kind]).toContain(column!.type);
     // Worked out where it is not given; and a quilt of the old days was not measured in three places.
-    const mayLack = ['bobbin_stock.metresEach', 'quilt.widthsIn', 'quilt.lengthsIn'].includes(`${table}.${id}`);
+    const mayLack = ['bobbin_stock.metresEach', 'quilt.widthsIn', 'quilt.lengthsIn'].includes(
+      `${table}.${id}`,
+    );
     if (!mayLack) expect(column!.nullable).toBe(f.optional ? 'YES' : 'NO');
   },
 );

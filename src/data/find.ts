@@ -25,5 +25,17 @@ export const find = (sql: Sql, letters: string, limit: number): Promise<Found[]>
     union all
     (select 'batting', id, name, kind, null from batting
      where archived_at is null and lower(name) like ${within}
+     order by lower(name) like ${begins} desc, name limit ${limit})
+    union all
+    (select 'ruler', id, name, shape, null from ruler
+     where archived_at is null and lower(name) like ${within}
+     order by lower(name) like ${begins} desc, name limit ${limit})
+    union all
+    (select 'yarn', id, name, round(diameter_mm::numeric, 1) || ' mm', hex from yarn
+     where archived_at is null and lower(name) like ${within}
+     order by lower(name) like ${begins} desc, name limit ${limit})
+    union all
+    (select 'machine', id, name, 'throat ' || throat_in || ' in', null from machine
+     where lower(name) like ${within}
      order by lower(name) like ${begins} desc, name limit ${limit})`;
 };

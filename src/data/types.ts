@@ -406,7 +406,21 @@ export interface Fault {
 
 /** One answer of Find. */
 export interface Found {
-  kind: 'cone' | 'quilt' | 'client' | 'fabric' | 'batting';
+  kind:
+    | 'cone'
+    | 'quilt'
+    | 'client'
+    | 'fabric'
+    | 'batting'
+    | 'ruler'
+    | 'yarn'
+    | 'machine'
+    /** A fault or flaw by any of its names. */
+    | 'sign'
+    /** A word of the trade. */
+    | 'term'
+    /** A preference of the studio. */
+    | 'setting';
   id: string;
   name: string;
   detail: string;

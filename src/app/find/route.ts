@@ -1,4 +1,4 @@
-import { find } from '@/data/find';
+import { find } from '@/actions/find';
 import { db } from '@/data/sql';
 
 export const dynamic = 'force-dynamic';

@@ -105,6 +105,66 @@ function dayForChance(
   return Math.min(low, fromDay + MOST_DAYS);
 }
 
+/** A day of a promise is given with this chance, and so many days' grace (judgement). */
+export const OFFER_CHANCE = 0.9;
+export const GRACE_DAYS = 2;
+/** An agreed promise is not moved below this by another quilt. */
+export const KEPT_CHANCE = 0.8;
+
+/** What may be promised of a quilt that is not taken in yet. */
+export interface DayOffer {
+  /** Hours at the frame it takes. */
+  hours: Range;
+  /** First day that is kept nine times in ten when it waits its turn, grace in it. */
+  day: number;
+  /** Chance of the day that was asked for, in its turn. */
+  chance: number;
+  /** Put first of those that wait: its chance of the day asked for, and which promises that moves. */
+  rush: { chance: number; moves: { id: string; before: number; after: number }[]; allowed: boolean };
+}
+
+/**
+ * The day that may be promised, from the calendar as it stands: in its turn behind those that wait on the same machine,
+ * or put before all that are not on the frame yet. A rush is not allowed when it takes an agreed promise from 0.8 or more
+ * to below it. Days as in `schedule`; jobs in their order, `onFrame` of them first.
+ */
+export function offerDay(
+  jobs: readonly Job[],
+  job: Job,
+  onFrame: ReadonlySet<string>,
+  week: WeekHours,
+  today: number,
+  belief: HoursBelief,
+): DayOffer {
+  const before = schedule(jobs, week, today, belief);
+  const chanceBy = (dueDay: number) => schedule([...jobs, { ...job, dueDay }], week, today, belief).at(-1)!;
+  const turn = chanceBy(job.dueDay);
+  let [low, high] = [turn.endDay, turn.sureDay + 1];
+  while (chanceBy(high).chance < OFFER_CHANCE && high < turn.endDay + MOST_DAYS)
+    [low, high] = [high, 2 * high - low + 1];
+  while (low < high) {
+    const mid = Math.floor((low + high) / 2);
+    if (chanceBy(mid).chance >= OFFER_CHANCE) high = mid;
+    else low = mid + 1;
+  }
+  const first = [...jobs.filter((j) => onFrame.has(j.id)), job, ...jobs.filter((j) => !onFrame.has(j.id))];
+  const rushed = schedule(first, week, today, belief);
+  const moves = before.flatMap((b) => {
+    const after = rushed.find((r) => r.id === b.id)!.chance;
+    return b.chance - after >= 0.01 ? [{ id: b.id, before: b.chance, after }] : [];
+  });
+  return {
+    hours: turn.hours,
+    day: low + GRACE_DAYS,
+    chance: turn.chance,
+    rush: {
+      chance: rushed.find((r) => r.id === job.id)!.chance,
+      moves,
+      allowed: moves.every((m) => m.before < KEPT_CHANCE || m.after >= KEPT_CHANCE),
+    },
+  };
+}
+
 /**
  * Jobs laid one after another on each machine, in the order given: each begins when the one before is done and not
  * before its own day. What the jobs of a queue have in common (the quilter's hand) is added once, as a covariance, and

@@ -13,7 +13,7 @@ import { CONDITION_KINDS } from '../tables/conditions';
 const three = (many: string, each: string) =>
   ({
     kind: 'numbers',
-    hint: `three: both edges and the middle, as 52; 52 1/4; 52`,
+    hint: 'edge; middle; edge: 52; 52 1/4; 52',
     noun: `Each ${each}, in inches,`,
     range: [4, 200],
     count: [3, 3],
@@ -225,6 +225,14 @@ export const CONDITION = [
 ] as const satisfies readonly Field[];
 export type ConditionFields = KeptOf<typeof CONDITION>;
 
+/** Ways to cut a backing from its fabric. */
+export const LAYOUT_LABEL = {
+  whole: 'in one piece',
+  'whole-turned': 'in one piece, turned',
+  'vertical-seams': 'lengths joined, seams down',
+  'horizontal-seams': 'widths joined, seams across',
+} as const;
+
 /** What was chosen on the page of backing and binding, kept with the quilt. */
 export const PREPARED = [
   {
@@ -264,12 +272,7 @@ export const PREPARED = [
     id: 'layout',
     label: 'Way',
     kind: 'choice',
-    choices: choicesOf({
-      whole: 'in one piece',
-      'whole-turned': 'in one piece, turned',
-      'vertical-seams': 'lengths joined, seams down',
-      'horizontal-seams': 'widths joined, seams across',
-    }),
+    choices: choicesOf(LAYOUT_LABEL),
     optional: true,
   },
 ] as const satisfies readonly Field[];

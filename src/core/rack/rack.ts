@@ -1,4 +1,4 @@
-import { addWeeks, endOfWeek, format, startOfWeek } from 'date-fns';
+import { addWeeks, endOfWeek, format, parseISO, startOfWeek } from 'date-fns';
 import { isoDay } from '../calendar/days';
 import type { Step } from '../fields/lists';
 import { isSewn, type SewnStep } from '../plan/begun';
@@ -57,6 +57,18 @@ export interface HandLine {
   href: string;
 }
 
+/** A promise as the calendar sees it: its chance, and the day it would be kept eight times in ten. */
+export interface PromiseOf {
+  id: string;
+  name: string;
+  dueOn: string;
+  chance: number;
+  sureOn: string;
+}
+
+/** A promise under this chance needs a hand. */
+const IN_DANGER = 0.8;
+const inTen = (p: number) => `${Math.max(1, Math.min(9, Math.round(p * 10)))} in 10`;
 const MOST_LINES = 6;
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
@@ -148,13 +160,14 @@ export function railsOf<R extends Racked>(
   ];
 }
 
-/** At most six lines, each with one act: overdue first, then tests, faults, thread, open zones. */
+/** At most six lines, each with one act: overdue first, then promises in danger, tests, faults, thread, open zones. */
 export function needsYourHand(
   rack: readonly Racked[],
   setups: ReadonlyMap<string, { topId: string; bobbinId: string; rounds: number }>,
   shelf: readonly { id: string; line: string; colour: string; remainingM: number | null }[],
   wanted: ReadonlyMap<string, number>,
   faults: readonly { quiltId: string; note: string }[],
+  promises: readonly PromiseOf[] = [],
 ): HandLine[] {
   const lines: HandLine[] = [];
   const at = (q: RackedQuilt, page: string, zoneId?: string) =>
@@ -166,6 +179,15 @@ export function needsYourHand(
       detail: `${r.status}, about ${r.hoursLeft.value.toFixed(1)} h left`,
       act: 'Open',
       href: at(r.quilt, 'quilt'),
+    });
+  const over = new Set(rack.filter((q) => q.daysOver > 0).map((r) => r.quilt.id));
+  for (const p of promises.filter((p) => p.chance < IN_DANGER && !over.has(p.id)))
+    lines.push({
+      kind: 'flag',
+      title: `${p.name}: promise in danger`,
+      detail: `Promised for ${format(parseISO(p.dueOn), 'EEE d MMM')}: ${inTen(p.chance)}. By ${format(parseISO(p.sureOn), 'EEE d MMM')}: 8 in 10`,
+      act: 'See',
+      href: '/calendar',
     });
   for (const r of rack)
     for (const z of r.zones.filter((_, i) => r.states[i] === 'testing'))

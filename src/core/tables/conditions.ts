@@ -163,8 +163,6 @@ export const CONDITION_KINDS = table<ConditionKind>('Condition', [
     'Recut it or piece it before loading.',
   ),
 ]);
-export type ConditionKindId = string;
-
 /** Every name it goes by, its own first. */
 export const conditionNames = (c: ConditionKind): string[] => [c.label, c.id, ...c.also];
 
@@ -175,3 +173,13 @@ export const conditionMinutes = (c: ConditionKind, sizeIn: number | null): numbe
 /** Whether the client must agree, is told, or neither, by kind and size in inches. */
 export const conditionAsks = (c: ConditionKind, sizeIn: number | null): ConditionKind['client'] =>
   c.agreeFromIn !== undefined && (sizeIn ?? 0) >= c.agreeFromIn ? 'agree' : c.client;
+
+/** A condition in a few words for the machine: what, where, on which side. */
+export const conditionWords = (c: { kind: string; place: string; side: string; note: string }): string =>
+  [
+    CONDITION_KINDS.get(c.kind).label.toLowerCase(),
+    [c.place, c.side === 'back' ? 'on the back' : ''].filter(Boolean).join(', '),
+    c.note,
+  ]
+    .filter(Boolean)
+    .join(': ');

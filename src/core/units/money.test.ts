@@ -21,14 +21,23 @@ test.each([
 });
 test('what is shown in a form is read back to the cent, in every currency there is', () => {
   fc.assert(
-    fc.property(fc.nat(100_000_000), fc.constantFrom(...Intl.supportedValuesOf('currency')), (minor, currency) => {
-      expect(readMoney(moneyTyped(minor, currency), currency)).toBe(minor);
-    }),
+    fc.property(
+      fc.nat(100_000_000),
+      fc.constantFrom(...Intl.supportedValuesOf('currency')),
+      (minor, currency) => {
+        expect(readMoney(moneyTyped(minor, currency), currency)).toBe(minor);
+      },
+    ),
     { numRuns: 2000 },
   );
 });
 test('money reads with its sign, and a code nobody knows is not one', () => {
   expect(moneyText(5050, 'EUR')).toBe('€50.50');
   expect(moneyText(500, 'JPY')).toBe('¥500');
-  expect([isCurrency('EUR'), isCurrency('eur'), isCurrency('XQZ'), isCurrency('')]).toEqual([true, false, false, false]);
+  expect([isCurrency('EUR'), isCurrency('eur'), isCurrency('XQZ'), isCurrency('')]).toEqual([
+    true,
+    false,
+    false,
+    false,
+  ]);
 });

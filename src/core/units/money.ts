@@ -7,7 +7,8 @@ const known = (): ReadonlySet<string> => (codes ??= new Set(Intl.supportedValues
 const format = (currency: string) => new Intl.NumberFormat('en', { style: 'currency', currency });
 
 /** Digits of a currency's minor unit: 2 for most, 0 for some. */
-export const minorDigits = (currency: string): number => format(currency).resolvedOptions().maximumFractionDigits ?? 2;
+export const minorDigits = (currency: string): number =>
+  format(currency).resolvedOptions().maximumFractionDigits ?? 2;
 
 /** Money in whole minor units as it is read: 5050 of EUR is “€50.50”. */
 export const moneyText = (minor: number, currency: string): string =>

@@ -8,7 +8,7 @@ export interface ZoneThread {
   areaIn2: number;
   lengthIn?: number;
   thicknessMm: number;
-  setup: { spi: number; top: Spooled; bobbin: Spooled } | null;
+  setup: { spi: number; top: Spooled; bobbin: Spooled; needle?: string } | null;
 }
 type Spooled = UsageRequest['top'] & { id: string };
 
@@ -18,6 +18,12 @@ export interface QuiltThread {
   topM: Map<string, number>;
   /** Top and bobbin thread together. */
   totalM: Map<string, number>;
+  /** Bobbin thread. */
+  bobbinM: Map<string, number>;
+  /** Metres one bobbin of each thread holds. */
+  capacityM: Map<string, number>;
+  /** Stitches by the needle of the set-up. */
+  stitches: Map<string, number>;
 }
 
 const STARTS_PER_IN2 = 1 / 100;
@@ -26,6 +32,9 @@ const STARTS_PER_IN2 = 1 / 100;
 export function quiltThread(zones: readonly ZoneThread[], bobbinMm: UsageRequest['bobbinMm']): QuiltThread {
   const topM = new Map<string, number>();
   const totalM = new Map<string, number>();
+  const bobbinM = new Map<string, number>();
+  const capacityM = new Map<string, number>();
+  const stitches = new Map<string, number>();
   const add = (to: Map<string, number>, id: string, m: number) => to.set(id, (to.get(id) ?? 0) + m);
   for (const { setup, thicknessMm, ...zone } of zones) {
     if (!setup) continue;
@@ -39,6 +48,9 @@ export function quiltThread(zones: readonly ZoneThread[], bobbinMm: UsageRequest
     add(topM, setup.top.id, used.topM);
     add(totalM, setup.top.id, used.topM);
     add(totalM, setup.bobbin.id, used.bobbinM);
+    add(bobbinM, setup.bobbin.id, used.bobbinM);
+    capacityM.set(setup.bobbin.id, used.bobbinCapacityM);
+    if (setup.needle) add(stitches, setup.needle, used.stitches);
   }
-  return { topM, totalM };
+  return { topM, totalM, bobbinM, capacityM, stitches };
 }

@@ -44,10 +44,10 @@ describe('picking what was seen', () => {
   });
   test('letters narrow them, and what is picked stays', async () => {
     tiles(['top_break']);
-    await fill(screen.getByLabelText('Find a sign'), 'skip');
+    await fill(screen.getByLabelText('Search by name'), 'skip');
     expect(screen.getByRole('button', { name: first.label })).toBeInTheDocument();
     expect(screen.getByRole('button', { pressed: true })).toHaveTextContent('Top thread breaks');
-    await fill(screen.getByLabelText('Find a sign'), 'zzzz');
+    await fill(screen.getByLabelText('Search by name'), 'zzzz');
     expect(screen.getByText(/Nothing in the list reads like that/)).toBeInTheDocument();
   });
   test('pressing picks, pressing again lets go', async () => {

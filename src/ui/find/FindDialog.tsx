@@ -1,10 +1,10 @@
 'use client';
 import { Command } from 'cmdk';
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { Found } from '@/data/types';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
-import { COMMANDS } from './commands';
+import { COMMANDS, quiltCommands } from './commands';
 
 const GROUP: Record<Found['kind'], string> = {
   cone: 'Cones',
@@ -12,6 +12,12 @@ const GROUP: Record<Found['kind'], string> = {
   client: 'Clients',
   fabric: 'Fabrics',
   batting: 'Battings',
+  ruler: 'Rulers',
+  yarn: 'Yarns',
+  machine: 'Machines',
+  sign: 'Faults and flaws, in the fault book',
+  term: 'Words of the trade',
+  setting: 'Settings',
 };
 
 const hrefOf = (f: Found): string => {
@@ -21,6 +27,18 @@ const hrefOf = (f: Found): string => {
     case 'quilt':
     case 'client':
       return `/quilts/${f.id}`;
+    case 'ruler':
+      return `/workroom/rulers?ruler=${f.id}`;
+    case 'yarn':
+      return `/workroom/yarn?yarn=${f.id}`;
+    case 'machine':
+      return '/workroom/machine';
+    case 'sign':
+      return `/faults?sign=${f.id}`;
+    case 'term':
+      return `/glossary#${encodeURIComponent(f.id)}`;
+    case 'setting':
+      return `/workroom/preferences#${f.id}`;
     default:
       return `/workroom/cloth?${f.kind}=${f.id}`;
   }
@@ -40,7 +58,10 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
     router.push(href);
   };
   const low = wanted.toLowerCase();
-  const commands = COMMANDS.filter((c) => !low || `${c.label} ${c.also}`.toLowerCase().includes(low));
+  const quiltId = /^\/quilts\/([0-9a-f-]{36})/.exec(usePathname() ?? '')?.[1];
+  const commands = [...(quiltId ? quiltCommands(quiltId) : []), ...COMMANDS].filter(
+    (c) => !low || `${c.label} ${c.also}`.toLowerCase().includes(low),
+  );
   // Enter pressed before the answer is there waits for it, and goes to the first that is found, not to one found before.
   const hurried = useRef(false);
   useEffect(() => {
@@ -92,7 +113,7 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
           e.preventDefault();
           hurried.current = true;
         }}
-        placeholder="A cone, a quilt, a client, a fabric, a setting …"
+        placeholder="A cone, a quilt, a client, a fault, a setting …"
         className="min-h-14 w-full border-b bg-transparent px-4 text-[18px] outline-none"
       />
       <Command.List className="max-h-[62vh] overflow-auto p-2">

@@ -9,7 +9,7 @@ import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
 const PLACES = {
-  widthsIn: ['at the top', 'in the middle', 'at the foot'],
+  widthsIn: ['at the top', 'in the middle', 'at the bottom'],
   lengthsIn: ['at the left', 'in the middle', 'at the right'],
 } as const;
 const NAMES = { widthsIn: 'Width', lengthsIn: 'Length' } as const;

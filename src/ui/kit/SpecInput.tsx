@@ -15,14 +15,17 @@ export function SpecInput({
   value,
   onChange,
   error,
+  id = `field-${spec.name}`,
 }: {
   spec: FieldSpec;
+  /** Where one form asks for the same more than once. */
+  id?: string;
   value: Values[string];
   onChange: (value: Values[string]) => void;
   error?: string;
 }) {
   const hint = understood(spec, value) ?? spec.hint;
-  const common = { id: `field-${spec.name}`, label: spec.label, hint, error };
+  const common = { id, label: spec.label, hint, error };
   const typed = (e: { target: { value: string } }) => onChange(e.target.value);
   switch (spec.kind) {
     case 'long':

@@ -4,17 +4,22 @@ export function Taps({
   options,
   value,
   onChange,
+  hideLabel = false,
 }: {
   label: string;
   options: readonly { value: string; label: string; note?: string }[];
   value: string | null;
   onChange: (value: string) => void;
+  /** Where what it is about stands beside it. */
+  hideLabel?: boolean;
 }) {
   return (
     <div role="radiogroup" aria-label={label} className="flex flex-wrap items-center gap-y-1">
-      <span className="mr-2 text-13 font-medium text-ink2" aria-hidden>
-        {label}
-      </span>
+      {!hideLabel && (
+        <span className="mr-2 text-13 font-medium text-ink2" aria-hidden>
+          {label}
+        </span>
+      )}
       {options.map((o) => (
         <button
           key={o.value}

@@ -53,12 +53,18 @@ function shown(spec: FieldSpec, value: unknown): Values[string] {
 function lengthOf(text: string, unit: 'inches' | 'mm'): number | string | null {
   if (text.trim() === '') return null;
   const mm = readLengthMm(text, '.', unit === 'mm' ? 'mm' : 'in');
-  return mm === null ? text : unit === 'mm' ? mm : mmToIn(mm);
+  return mm === null ? text : Number((unit === 'mm' ? mm : mmToIn(mm)).toFixed(6));
 }
+
+/** Inches typed with or without a unit or fraction; what cannot be read stays as typed. */
+export const inchesOf = (text: string): number | string | null => lengthOf(text, 'inches');
 
 /** Lengths typed one after another: 52; 52 1/4; 132 cm. What cannot be read stays as typed. */
 function threeOf(text: string): unknown {
-  const parts = text.split(/[;\n]|,\s+/u).map((p) => p.trim()).filter(Boolean);
+  const parts = text
+    .split(/[;\n]|,\s+/u)
+    .map((p) => p.trim())
+    .filter(Boolean);
   return parts.length === 0 ? null : parts.map((p) => lengthOf(p, 'inches'));
 }
 

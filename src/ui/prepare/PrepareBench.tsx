@@ -1,6 +1,9 @@
 'use client';
 import { predicted } from '@/core/source/known';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { keepPreparedAction } from '@/actions/server';
+import { LAYOUT_LABEL, PREPARED } from '@/core/fields/quilt';
+import type { Prepared } from '@/data/prepared';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { safety } from '@/core/cautions/cautions';
@@ -9,27 +12,20 @@ import { lengthText } from '@/core/units/length-text';
 import type { Preferences } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import type { FieldSpec } from '@/ui/kit/field-spec';
+import { fromForm } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
+import { useAutosave } from '@/ui/kit/use-autosave';
 import { cuttingDiagram, packedDiagram } from './cutting';
 
-const LAYOUT_WORD = {
-  whole: 'in one piece',
-  'whole-turned': 'in one piece, turned',
-  'vertical-seams': 'lengths joined, seams down',
-  'horizontal-seams': 'widths joined, seams across',
-} as const;
 const SELVAGE_IN = 0.5;
 const BETWEEN_IN = 4;
 
-const CLOTH_IS: readonly FieldSpec[] = [
-  { name: 'prewash', label: 'prewashed, or to be', kind: 'yes' },
-  { name: 'stretch', label: 'stretches', kind: 'yes' },
-  { name: 'nap', label: 'has a nap', kind: 'yes' },
-];
-const STRIP: FieldSpec = { name: 'stripIn', label: 'Strips cut at', kind: 'number', hint: 'in' };
+const SPECS = formFields(PREPARED).filter((f) => f.name !== 'layout');
+const STRIP = SPECS.filter((f) => f.name === 'stripIn');
+const FIELDS = SPECS.filter((f) => f.name !== 'stripIn');
 
 interface Small {
   id: string;
@@ -43,6 +39,7 @@ export function PrepareBench({
   quilt,
   units,
   start,
+  version,
   backing,
   batting,
   battingShrinkPct,
@@ -51,32 +48,42 @@ export function PrepareBench({
 }: {
   quilt: Small;
   units: Preferences['units'];
-  start: {
-    clothIn: number;
-    marginIn: number;
-    testMarginIn: number;
-    prewash: boolean;
-    shrinkPct: number;
-    stretch: boolean;
-    nap: boolean;
-  };
+  /** What was chosen before, or what the studio usually takes. */
+  start: Omit<Prepared, 'version'>;
+  /** How often it was chosen anew; 0 while nothing is kept. */
+  version: number;
   backing: string;
   batting: string;
   battingShrinkPct: number;
   frameIn: number;
   others: Small[];
 }) {
-  const fields: readonly FieldSpec[] = [
-    { name: 'clothIn', label: `${backing}, width`, kind: 'number', hint: 'in' },
-    { name: 'marginIn', label: 'Margin each side', kind: 'number', hint: 'in' },
-    { name: 'testMarginIn', label: 'More on the test side', kind: 'number', hint: 'in' },
-    { name: 'shrinkPct', label: 'Shrinks', kind: 'number', hint: '%' },
-    ...CLOTH_IS,
-  ];
-  const { form, values, numberAt } = useSpecForm([...fields, STRIP], { ...start, stripIn: 2.5 });
-  const [way, setWay] = useState(0);
-  const [withOthers, setWithOthers] = useState<string[]>([]);
+  const fields = FIELDS.map((f) => (f.name === 'clothIn' ? { ...f, label: `${backing}, width` } : f));
+  const { form, values } = useSpecForm(SPECS, start);
+  const read = fromForm(SPECS, values);
+  const numberAt = (name: string): number | null =>
+    typeof read[name] === 'number' && read[name] >= 0 ? read[name] : null;
+  const [layout, setLayout] = useState(start.layout);
+  const [withOthers, setWithOthers] = useState<string[]>(start.withQuilts);
   const [clothIn, marginIn, stripIn] = ['clothIn', 'marginIn', 'stripIn'].map((f) => numberAt(f));
+  const { state, saver } = useAutosave<Omit<Prepared, 'version'>>({
+    draftKey: `prepared ${quilt.id}`,
+    version,
+    send: ({ key, version: seen, body }) =>
+      keepPreparedAction({ key, quiltId: quilt.id, version: seen, ...body }),
+    beacon: ({ key, version: seen, body }) => [
+      `/quilts/${quilt.id}/prepare/keep`,
+      JSON.stringify({ key, quiltId: quilt.id, version: seen, ...body }),
+    ],
+  });
+  // Kept as it is chosen; only what can be read is.
+  const chosenNow = JSON.stringify({ ...read, layout, withQuilts: withOthers });
+  const [kept, setKept] = useState(chosenNow);
+  useEffect(() => {
+    if (chosenNow === kept || SPECS.some((f) => f.kind !== 'yes' && typeof read[f.name] !== 'number')) return;
+    saver.put(JSON.parse(chosenNow) as Omit<Prepared, 'version'>);
+    setKept(chosenNow);
+  }, [chosenNow, kept, read, saver]);
   const plan = attempt(() =>
     planBacking({
       quilt,
@@ -94,11 +101,23 @@ export function PrepareBench({
   const binding = attempt(() => planBinding(quilt, { widthIn: 44 }, stripIn ?? 0));
   const smalls = [quilt, ...others.filter((o) => withOthers.includes(o.id))];
   const packed = attempt(() => packSmall(smalls, (clothIn ?? 0) - 2 * SELVAGE_IN, BETWEEN_IN));
-  const chosen = typeof plan === 'string' ? null : (plan.ways[Math.min(way, plan.ways.length - 1)] ?? null);
+  const chosen =
+    typeof plan === 'string' ? null : (plan.ways.find((w) => w.layout === layout) ?? plan.ways[0] ?? null);
   const length = (inches: number) => lengthText(inches, units);
   return (
     <>
-      <h2 className="text-24">Backing, binding and batting</h2>
+      <div className="flex flex-wrap items-baseline gap-4">
+        <h2 className="flex-1 text-24">Backing, binding and batting</h2>
+        <p role="status" className={'words' in state ? 'max-w-[480px] font-medium text-madder' : 'text-ink2'}>
+          {'words' in state
+            ? state.words
+            : state.kind === 'keeping'
+              ? 'saving …'
+              : version > 0 || kept !== ''
+                ? 'saved'
+                : ''}
+        </p>
+      </div>
       <SpecFields
         specs={fields}
         form={form}
@@ -111,13 +130,20 @@ export function PrepareBench({
         </p>
       ) : (
         chosen && (
-          <Ways plan={plan} chosen={chosen} pick={setWay} length={length} quilt={quilt} clothIn={clothIn!} />
+          <Ways
+            plan={plan}
+            chosen={chosen}
+            pick={setLayout}
+            length={length}
+            quilt={quilt}
+            clothIn={clothIn!}
+          />
         )
       )}
       <div className="mt-6 grid gap-8 md:grid-cols-2">
         <section aria-label="Binding">
           <h3 className="border-t-2 border-ink pt-2 text-20">Binding</h3>
-          <SpecFields specs={[STRIP]} form={form} className="mt-2 w-40" />
+          <SpecFields specs={STRIP} form={form} className="mt-2 w-40" />
           {typeof binding === 'string' ? (
             <p className="mt-2 font-medium text-madder">{binding}</p>
           ) : (
@@ -204,7 +230,7 @@ function Ways({
 }: {
   plan: Backing;
   chosen: Backing['ways'][number];
-  pick: (i: number) => void;
+  pick: (layout: Backing['ways'][number]['layout']) => void;
   length: (inches: number) => string;
   quilt: Small;
   clothIn: number;
@@ -214,19 +240,19 @@ function Ways({
       <table className="mt-2 w-full border-t-2 border-ink">
         <HeadRow names={['Pick', 'Way', 'Pieces', 'Buy', 'Yards', 'Left over']} act={false} />
         <tbody>
-          {plan.ways.map((w, i) => (
+          {plan.ways.map((w) => (
             <tr key={w.layout} className={`border-t ${w === chosen ? 'bg-indigo-tint' : ''}`}>
               <td className="w-11 py-1 pl-2">
                 <input
                   type="radio"
                   name="way"
-                  aria-label={LAYOUT_WORD[w.layout]}
+                  aria-label={LAYOUT_LABEL[w.layout]}
                   className="size-5 accent-(--indigo)"
                   checked={w === chosen}
-                  onChange={() => pick(i)}
+                  onChange={() => pick(w.layout)}
                 />
               </td>
-              <td className="py-2 pr-3 font-semibold">{LAYOUT_WORD[w.layout]}</td>
+              <td className="py-2 pr-3 font-semibold">{LAYOUT_LABEL[w.layout]}</td>
               <td className="pr-3">{w.panels}</td>
               <td className="pr-3">
                 <Sourced of={predicted(w.buyIn)}>{length(w.buyIn)}</Sourced>
@@ -253,7 +279,7 @@ function Ways({
           quilt,
         })}
         className="mt-2 h-auto max-w-full"
-        title={`Cutting: ${LAYOUT_WORD[chosen.layout]}, ${chosen.panels} pieces of ${(chosen.buyIn / chosen.panels).toFixed(1)} in`}
+        title={`Cutting: ${LAYOUT_LABEL[chosen.layout]}, ${chosen.panels} pieces of ${(chosen.buyIn / chosen.panels).toFixed(1)} in`}
       />
     </>
   );

@@ -1,8 +1,10 @@
-import { render, screen, within } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { packedDiagram } from './cutting';
+import * as actions from '@/actions/server';
+import { lastSent } from '@/ui/testing/studio';
 import { PrepareBench } from './PrepareBench';
 import { fill } from '@/ui/testing/fill';
 
@@ -21,7 +23,8 @@ const bench = (part: Partial<Parameters<typeof PrepareBench>[0]> = {}) =>
     <PrepareBench
       quilt={quilt}
       units="inch"
-      start={start}
+      start={{ stripIn: 2.5, layout: null, withQuilts: [], ...start }}
+      version={0}
       backing="Driftwood dot"
       batting="Drumlin 80/20"
       battingShrinkPct={3}
@@ -127,4 +130,26 @@ test('the packed drawing keeps every quilt on the fabric, and names it', () => {
     expect(l.x).toBeLessThan(drawing.width);
     expect(l.y).toBeLessThan(drawing.height);
   }
+});
+
+test('what was chosen before stands, and what is chosen now is kept by itself', async () => {
+  bench({
+    start: { ...start, clothIn: 108, stripIn: 2.25, layout: 'whole-turned', withQuilts: [] },
+    version: 3,
+  });
+  expect(screen.getByRole('radio', { name: 'in one piece, turned' })).toBeChecked();
+  expect(screen.getByLabelText(/Strips cut at/)).toHaveValue('2.25');
+  await userEvent.click(screen.getByRole('radio', { name: 'in one piece' }));
+  await fillAt(/Margin each side/, '10 cm');
+  await waitFor(() => expect(actions.keepPreparedAction).toHaveBeenCalled(), { timeout: 4000 });
+  await waitFor(
+    () =>
+      expect(lastSent(actions.keepPreparedAction)).toMatchObject({
+        quiltId: quilt.id,
+        clothIn: 108,
+        marginIn: expect.closeTo(3.937, 3),
+        layout: 'whole',
+      }),
+    { timeout: 4000 },
+  );
 });

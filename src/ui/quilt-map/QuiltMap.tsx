@@ -21,6 +21,8 @@ export interface QuiltMapProps {
   /** Gaps to write on the map: those wider than the batting allows, or the widest. */
   wideZones?: readonly { letter: string; gapIn: number; ok: boolean }[];
   pins?: readonly Pick<Fault, 'n' | 'xIn' | 'yIn' | 'status'>[];
+  /** What was there when it arrived. */
+  conditions?: readonly { n: number; xIn: number | null; yIn: number | null }[];
   /** Where a zone leads; without it the map is a picture. */
   hrefOf?: (zoneId: string) => string;
   stripChosen?: boolean;
@@ -160,6 +162,11 @@ export function QuiltMap(props: QuiltMapProps) {
         (p) =>
           p.xIn !== null &&
           p.yIn !== null && <Pin key={p.n} x={p.xIn} y={p.yIn} n={p.n} unit={px(1)} status={p.status} />,
+      )}
+      {props.conditions?.map(
+        (c) =>
+          c.xIn !== null &&
+          c.yIn !== null && <ConditionMark key={c.n} x={c.xIn} y={c.yIn} n={c.n} unit={px(1)} />,
       )}
       {props.children}
     </svg>
@@ -380,6 +387,20 @@ export function Pin({
       <text y={-12.5} textAnchor="middle" fontSize={13} fontWeight={700} style={{ fill: 'var(--on-act)' }}>
         {n}
       </text>
+    </g>
+  );
+}
+
+/** Something that was there when the quilt arrived: a diamond with its number. */
+export function ConditionMark({ x, y, n, unit }: { x: number; y: number; n: number; unit: number }) {
+  return (
+    <g transform={`translate(${x} ${y}) scale(${unit})`} className="pointer-events-none">
+      <path d="M0 -12L12 0L0 12L-12 0Z" fill="var(--weld-tint)" stroke="var(--weld-text)" strokeWidth={2} />
+      {n > 0 && (
+        <text y={4.5} textAnchor="middle" fontSize={13} fontWeight={700} style={{ fill: 'var(--ink)' }}>
+          {n}
+        </text>
+      )}
     </g>
   );
 }

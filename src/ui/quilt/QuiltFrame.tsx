@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
 import { thisContext } from '@/actions/context';
@@ -10,6 +11,7 @@ import type { PlannedStep } from '@/core/plan/steps';
 import type { Density } from '@/core/density/density';
 import type { Machine } from '@/data/types';
 import type { Step } from '@/core/fields/lists';
+import { TakeInAgain } from '@/ui/take-in/WithdrawDialog';
 import { SourceKey } from '@/ui/kit/Sourced';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { ThreadingPath } from '@/ui/threading-path/ThreadingPath';
@@ -58,6 +60,16 @@ export async function QuiltFrame({
         bands={bands}
         fill={shareSewn(quilt, plannedSteps)}
       />
+      {quilt.withdrawnOn && (
+        <div className="flex flex-wrap items-center gap-4 border-y-2 border-weld bg-weld-tint px-5 py-2">
+          <p className="min-w-0 flex-1 font-medium">
+            Withdrawn on {format(parseISO(quilt.withdrawnOn), 'd MMM yyyy')}
+            {quilt.withdrawnWhy && `: ${quilt.withdrawnWhy}`}. It is kept for the record and waits for
+            nothing.
+          </p>
+          <TakeInAgain quilt={{ id: quilt.id, name: quilt.name, version: quilt.version }} />
+        </div>
+      )}
       {zoneId && <ZoneLetters view={view} zoneId={zoneId} page={page} />}
       <div className="grid min-h-[calc(100dvh-148px)] max-sm:grid-cols-1 sm:grid-cols-[236px_minmax(0,1fr)] xl:grid-cols-[300px_minmax(0,1fr)]">
         <div className="pt-3 pb-20 pl-4 max-sm:hidden">
@@ -105,7 +117,7 @@ function gapsToShow({ zones }: Density) {
 }
 
 const mapProps = (
-  { quilt, zones, faults }: QuiltView,
+  { quilt, zones, faults, conditions }: QuiltView,
   zoneId: string | undefined,
   page: string,
   passBands: { depthsIn: number[]; turned: boolean } | null | undefined,
@@ -124,6 +136,7 @@ const mapProps = (
     .filter((s) => isSewn(s, quilt.sewn))
     .flatMap((s) => s.zones.map((z) => ({ zoneId: z.id, pass: s.pass }))),
   pins: faults.filter((f) => f.status === 'open'),
+  conditions: conditions.filter((c) => c.state !== 'done'),
   stripChosen: page === 'test',
   hrefOf: (id: string) => `/quilts/${quilt.id}/${page}?zone=${id}`,
 });

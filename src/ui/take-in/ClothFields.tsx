@@ -118,10 +118,7 @@ export function ClothFields({
           </li>
         ))}
       </ul>
-      <Button
-        className="mt-2"
-        onClick={() => change([...cloths, { fabricId: fabrics[0]!.id, hex: '', share: '20' }])}
-      >
+      <Button className="mt-2" onClick={() => change([...cloths, { fabricId: '', hex: '', share: '20' }])}>
         <Plus size={18} aria-hidden /> Another fabric
       </Button>
     </>

@@ -7,7 +7,7 @@ import { toast } from '@/ui/kit/toast';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
 
 /** Photographs of the bundle, made smaller here before they are kept; where they were taken is left out. */
-export function Photographs({ intakeId, first }: { intakeId: string; first: string[] }) {
+export function Photographs({ ofId, first }: { ofId: string; first: string[] }) {
   const [ids, setIds] = useState(first);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -15,7 +15,7 @@ export function Photographs({ intakeId, first }: { intakeId: string; first: stri
     setProblem(null);
     setBusy(true);
     for (const file of files) {
-      const r = await sendPhotograph(intakeId, file);
+      const r = await sendPhotograph(ofId, file);
       if (r.ok) setIds((now) => [...now, r.value.id]);
       else setProblem(r.problems[0]!.message);
     }

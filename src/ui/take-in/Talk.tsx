@@ -9,14 +9,15 @@ import type { Machine, StudioBatting, StudioFabric } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
 import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
-import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { fromForm, type Values } from '@/ui/kit/field-spec';
+import { fromForm, inchesOf, type Values } from '@/ui/kit/field-spec';
 import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { draftOf, useAutosave } from '@/ui/kit/use-autosave';
 import { talkPages } from './pages';
 import { Photographs } from './Photographs';
+import { DayOffered } from './DayOffered';
+import { type ConditionSaid, FoundAtCounter, foundSent } from './FoundAtCounter';
 import { PlanSketch } from './PlanSketch';
 import { TalkCautions } from './TalkCautions';
 
@@ -26,6 +27,7 @@ interface Said {
   widths: string[];
   lengths: string[];
   cloths: ClothSaid[];
+  conditions: ConditionSaid[];
 }
 
 interface Kept {
@@ -42,6 +44,7 @@ export function Talk(props: {
   clients: string[];
   photographs: string[];
   usualDue: string;
+  currency: string;
 }) {
   const router = useRouter();
   const { intake, fabrics, battings, machines } = props;
@@ -93,7 +96,7 @@ export function Talk(props: {
   };
 
   const take = useActionForm(takeInAction, ({ id }) => {
-    toast('It is taken in.');
+    toast('Taken in.');
     router.push(`/quilts/${id}/take-in`);
   });
   const finish = async () => {
@@ -113,7 +116,7 @@ export function Talk(props: {
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="flex-1 text-24">Take in: {String(said.record.name || 'a quilt')}</h1>
         <p role="status" className={'words' in state ? 'max-w-[480px] font-medium text-madder' : 'text-ink2'}>
-          {'words' in state ? state.words : state.kind === 'keeping' ? 'keeping …' : 'kept'}
+          {'words' in state ? state.words : state.kind === 'keeping' ? 'saving …' : 'saved'}
         </p>
       </div>
       <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the intake">
@@ -153,7 +156,13 @@ export function Talk(props: {
         {step === 3 && (
           <>
             <Cloths cloths={said.cloths} fabrics={fabrics} change={(cloths) => change({ cloths })} at={at} />
-            <Photographs intakeId={intake.id} first={props.photographs} />
+            <FoundAtCounter
+              intakeId={intake.id}
+              list={said.conditions}
+              change={(conditions) => change({ conditions })}
+              problemAt={at}
+            />
+            <Photographs ofId={intake.id} first={props.photographs} />
           </>
         )}
         {step === 5 && said.record.plan !== 'like' && (
@@ -161,6 +170,7 @@ export function Talk(props: {
             values={{ ...said.record, widthIn: meanOf(said.widths), lengthIn: meanOf(said.lengths) }}
           />
         )}
+        {step === 5 && <DayOffered form={asForm(said, pages)} onPick={(day) => set('dueOn', day)} />}
         <TalkCautions
           step={step}
           use={String(said.record.use)}
@@ -207,11 +217,11 @@ export function Talk(props: {
         )}
         {step < 5 ? (
           <Button look="act" className="flex-1" onClick={() => go(step + 1)}>
-            Go on: {pages[step]!.title}
+            Next: {pages[step]!.title}
           </Button>
         ) : (
           <Button look="act" className="flex-1" disabled={take.pending} onClick={() => void finish()}>
-            It is taken in
+            Take it in
           </Button>
         )}
       </div>
@@ -220,7 +230,7 @@ export function Talk(props: {
 }
 
 function meanOf(three: readonly string[]): string {
-  const numbers = three.map((t) => numberOf(t)).filter((n): n is number => typeof n === 'number');
+  const numbers = three.map((t) => inchesOf(t)).filter((n): n is number => typeof n === 'number');
   return numbers.length === 0
     ? ''
     : String(Math.round((numbers.reduce((a, b) => a + b, 0) / numbers.length) * 8) / 8);
@@ -245,6 +255,14 @@ function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters
       backingClothIn: '',
       prewash: false,
       machineId: machines[0]?.id ?? '',
+      phone: '',
+      email: '',
+      address: '',
+      contactBy: '-',
+      photosOk: '-',
+      depositMinor: '',
+      depositOn: '',
+      delivery: 'collect',
       plan: 'bordered',
       borderIn: '6',
       sashIn: '2',
@@ -254,6 +272,7 @@ function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters
     },
     widths: data.widths ?? ['', '', ''],
     lengths: data.lengths ?? ['', '', ''],
+    conditions: data.conditions ?? [],
     cloths: data.cloths ?? [{ fabricId: cotton.id, hex: '', share: '100' }],
   };
 }
@@ -264,9 +283,10 @@ const asForm = (said: Said, pages: ReturnType<typeof talkPages>) => ({
     said.record,
   ),
   likeId: said.record.likeId || null,
-  widthsIn: said.widths.map(numberOf),
-  lengthsIn: said.lengths.map(numberOf),
+  widthsIn: said.widths.map(inchesOf),
+  lengthsIn: said.lengths.map(inchesOf),
   fabrics: said.cloths.map(clothSent),
+  conditions: said.conditions.map(foundSent),
 });
 
 const EDGES = {
@@ -286,7 +306,7 @@ function Measures({
   return (
     <div className="mt-3 grid gap-6 sm:grid-cols-2">
       {(['widths', 'lengths'] as const).map((which) => {
-        const numbers = said[which].map((t) => numberOf(t));
+        const numbers = said[which].map((t) => inchesOf(t));
         const sound = numbers.every((n) => typeof n === 'number' && n > 0);
         const told = sound
           ? measure(numbers as [number, number, number], which === 'widths' ? 'width' : 'length')

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
 import { keepZoneAction } from '@/actions/server';
+import { WISH_LABEL } from '@/core/fields/lists';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
 import type { StudioFabric, Yarn, Zone } from '@/data/types';
@@ -24,18 +25,14 @@ const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] => [
     kind: 'choice',
     options: techniques.rows.map((t) => ({ value: t.id, label: t.label })),
   },
-  { name: 'spacingIn', label: 'Apart', kind: 'number', hint: 'in' },
-  { name: 'smallestRadiusIn', label: 'Smallest curve', kind: 'number', hint: 'in, if you know it' },
-  { name: 'lengthIn', label: 'Length of the lines', kind: 'number', hint: 'in, for ditch and outline' },
+  { name: 'spacingIn', label: 'Spacing', kind: 'inches', hint: 'in or cm' },
+  { name: 'smallestRadiusIn', label: 'Smallest curve', kind: 'inches', hint: 'in, if you know it' },
+  { name: 'lengthIn', label: 'Length of the lines', kind: 'inches', hint: 'in, for ditch and outline' },
   {
     name: 'visibility',
     label: 'The quilting should',
     kind: 'choice',
-    options: [
-      { value: 'sink', label: 'sink in' },
-      { value: 'texture', label: 'be texture' },
-      { value: 'show', label: 'show' },
-    ],
+    options: Object.entries(WISH_LABEL).map(([value, label]) => ({ value, label })),
   },
   {
     name: 'yarnId',
@@ -60,9 +57,9 @@ const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] => [
   },
   {
     name: 'retraced',
-    label: 'Each line sewn',
+    label: 'Passes over each line',
     kind: 'number',
-    hint: 'times, when on purpose more than once',
+    hint: 'when on purpose more than one',
   },
   {
     name: 'features',
@@ -158,7 +155,7 @@ export function ZoneDialog({
           <Problems problems={problems} fields={[...FIELDS.map((s) => s.name), 'fabrics']} />
         </div>
         <Button look="act" type="submit" disabled={pending} className="mt-3 w-full">
-          Keep this zone
+          Save
         </Button>
       </form>
     </Modal>

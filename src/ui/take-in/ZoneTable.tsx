@@ -26,7 +26,7 @@ export function ZoneTable({
   return (
     <>
       <table className="stacks w-full">
-        <HeadRow names={['Zone', 'Fabric', 'Technique', 'Apart', 'Area', 'Wish']} />
+        <HeadRow names={['Zone', 'Fabric', 'Technique', 'Spacing', 'Area', 'Wish']} />
         <tbody>
           {zones.map((z) => (
             <tr key={z.id} className="border-t align-top">

@@ -1,8 +1,11 @@
-import { USE_LABEL, WISH_LABEL } from '@/core/fields/lists';
+import type { Field } from '@/core/fields/field';
+import { WISH_LABEL } from '@/core/fields/lists';
+import { AGREED, CLIENT, QUILT } from '@/core/fields/quilt';
 import { PLAN_LABEL } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import type { Machine, StudioBatting } from '@/data/types';
 import type { FieldSpec } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 
 const options = (labels: Readonly<Record<string, string>>) =>
   Object.entries(labels).map(([value, label]) => ({ value, label }));
@@ -23,22 +26,30 @@ export function talkPages(p: {
   fabrics: { id: string; name: string }[];
   battings: StudioBatting[];
   machines: Machine[];
+  currency: string;
   intake: { data: Record<string, unknown> };
 }): readonly TalkPage[] {
   const like = (p.intake.data.record as Record<string, string> | undefined)?.likeName;
   const blocks = (v: Record<string, unknown>) => v.plan === 'blocks';
+  const of = {
+    pick: { battingId: named(p.battings), backingId: named(p.fabrics) },
+    currency: p.currency,
+  };
+  const some = (fields: readonly Field[], ...ids: string[]) =>
+    formFields(
+      ids.map((id) => fields.find((f) => f.id === id)!),
+      of,
+    );
   const pages: { title: string; ask: string; specs: FieldSpec[]; also?: string[] }[] = [
     {
       title: 'Whose, and what for',
-      ask: 'Who brings it, what will it be used for, and how should the stitching look?',
+      ask: 'Who brings it, what will it be used for, and how should the quilting look?',
       specs: [
         { name: 'client', label: 'Client, new or known', kind: 'text', suggest: p.clients },
-        { name: 'name', label: 'The quilt’s name', kind: 'text' },
-        { name: 'use', label: 'For', kind: 'choice', options: options(USE_LABEL) },
-        { name: 'dueOn', label: 'Promised for', kind: 'date' },
+        ...some(QUILT, 'name', 'use'),
         { name: 'visibility', label: 'The quilting should', kind: 'choice', options: options(WISH_LABEL) },
-        { name: 'care', label: 'Washing and ironing to come', kind: 'text', hint: 'as the client says' },
-        { name: 'wishes', label: 'Wishes', kind: 'long' },
+        ...formFields(CLIENT),
+        ...some(QUILT, 'care', 'wishes'),
       ],
     },
     {
@@ -49,7 +60,7 @@ export function talkPages(p: {
     },
     {
       title: 'What it is made of',
-      ask: 'Every fabric seen in the top, and whatever needs care.',
+      ask: 'Every fabric seen in the top, whatever needs care, and what is wrong with it already.',
       specs: [
         {
           name: 'features',
@@ -57,28 +68,18 @@ export function talkPages(p: {
           kind: 'checks',
           options: features.rows.map((f) => ({ value: f.id, label: f.label })),
         },
-        { name: 'watch', label: 'What to watch', kind: 'long', hint: 'pockets, prints, seams, stains' },
+        ...some(QUILT, 'watch'),
       ],
-      also: ['fabrics'],
+      also: ['fabrics', 'conditions'],
     },
     {
       title: 'Backing and batting',
       ask: 'What was brought, or what is to be bought.',
-      specs: [
-        { name: 'battingId', label: 'Batting', kind: 'choice', options: named(p.battings) },
-        { name: 'backingId', label: 'Backing', kind: 'choice', options: named(p.fabrics) },
-        {
-          name: 'backingClothIn',
-          label: 'Width of the backing fabric',
-          kind: 'number',
-          hint: 'in; empty: to be bought',
-        },
-        { name: 'prewash', label: 'Prewashed, or to be', kind: 'yes' },
-      ],
+      specs: some(QUILT, 'battingId', 'backingId', 'backingClothIn', 'prewash'),
     },
     {
-      title: 'How it is laid out',
-      ask: 'A first plan of the zones; the map can be drawn finer afterwards.',
+      title: 'Layout and day',
+      ask: 'A first layout of the zones (the map can be drawn finer afterwards), and the day it is promised for.',
       specs: [
         { name: 'machineId', label: 'Machine', kind: 'choice', options: named(p.machines) },
         {
@@ -93,11 +94,11 @@ export function talkPages(p: {
         {
           name: 'borderIn',
           label: 'Border',
-          kind: 'number',
-          hint: 'in',
+          kind: 'inches',
+          hint: '6 in or 15 cm',
           when: (v) => !['whole', 'strips', 'like'].includes(String(v.plan)),
         },
-        { name: 'sashIn', label: 'Sashing', kind: 'number', hint: 'in', when: blocks },
+        { name: 'sashIn', label: 'Sashing', kind: 'inches', hint: '2 in or 5 cm', when: blocks },
         {
           name: 'columns',
           label: 'Blocks or rings across',
@@ -105,6 +106,8 @@ export function talkPages(p: {
           when: (v) => blocks(v) || v.plan === 'medallion' || v.plan === 'strips',
         },
         { name: 'rows', label: 'Blocks down', kind: 'number', when: blocks },
+        ...some(QUILT, 'dueOn'),
+        ...some(AGREED, 'depositMinor', 'depositOn', 'delivery'),
       ],
     },
   ];

@@ -41,7 +41,14 @@ const machines = [aMachine()];
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 
 describe('the pages of the talk', () => {
-  const pages = talkPages({ clients: ['Odile Marsh'], fabrics, battings, machines, intake: { data: {} } });
+  const pages = talkPages({
+    clients: ['Odile Marsh'],
+    fabrics,
+    battings,
+    machines,
+    currency: 'EUR',
+    intake: { data: {} },
+  });
   test('are five, and every field stands on one of them only', () => {
     expect(pages).toHaveLength(5);
     const names = pages.flatMap((p) => p.paths);
@@ -73,6 +80,7 @@ describe('the talk', () => {
         clients={['Odile Marsh']}
         photographs={[]}
         usualDue="2026-12-24"
+        currency="EUR"
       />,
     );
   beforeEach(() =>
@@ -98,8 +106,8 @@ describe('the talk', () => {
   });
   test('each step is kept at once, with the version the last one answered', async () => {
     talk();
-    await press(/^Go on: How large/);
-    await press(/^Go on: What it is made of/);
+    await press(/^Next: How large/);
+    await press(/^Next: What it is made of/);
     await waitFor(() => expect(actions.keepIntakeAction).toHaveBeenCalledTimes(2));
     const versions = jest
       .mocked(actions.keepIntakeAction)
@@ -109,7 +117,7 @@ describe('the talk', () => {
   test('when the studio’s computer does not answer, it is said and what was typed stays', async () => {
     jest.mocked(actions.keepIntakeAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     talk({ record: { name: 'Tern' } });
-    await press(/^Go on: How large/);
+    await press(/^Next: How large/);
     expect(await screen.findByText(/Not kept yet/)).toBeInTheDocument();
     await press('Back');
     expect(screen.getByLabelText('The quilt’s name')).toHaveValue('Tern');
@@ -117,7 +125,7 @@ describe('the talk', () => {
   test('a second window is told', async () => {
     talk();
     refuseNext(actions.keepIntakeAction, '', 'This intake went on in another window.');
-    await press(/^Go on: How large/);
+    await press(/^Next: How large/);
     expect(await screen.findByText(/went on in another window/)).toBeInTheDocument();
   });
   test('three widths say at once whether it is square', async () => {
@@ -149,7 +157,7 @@ describe('the talk', () => {
       5,
     );
     refuseNext(actions.takeInAction, 'client', 'Whose quilt is it?');
-    await press('It is taken in');
+    await press('Take it in');
     await waitFor(() => expect(actions.takeInAction).toHaveBeenCalled());
     expect(lastSent(actions.takeInAction)).toMatchObject({
       intakeId: 'intake-1',
@@ -176,7 +184,7 @@ describe('the talk', () => {
   test('taken in, it leads to the quilt', async () => {
     jest.mocked(actions.takeInAction).mockResolvedValueOnce({ ok: true, value: { id: 'quilt-9' } } as never);
     talk({}, 5);
-    await press('It is taken in');
+    await press('Take it in');
     await waitFor(() => expect(router.push).toHaveBeenCalledWith('/quilts/quilt-9/take-in'));
   });
 });
@@ -252,11 +260,11 @@ describe('a zone', () => {
   test('is changed with its version; shares are sent as parts of one', async () => {
     const onClose = jest.fn();
     render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={onClose} />);
-    const apart = screen.getByLabelText(/^Apart/);
+    const apart = screen.getByLabelText(/^Spacing/);
     await userEvent.clear(apart);
     await fill(apart, '0,75');
     await userEvent.click(screen.getByRole('checkbox', { name: 'beads' }));
-    await press('Keep this zone');
+    await press('Save');
     expect(lastSent(actions.keepZoneAction)).toMatchObject({
       id: 'zone-a',
       version: 1,
@@ -274,7 +282,7 @@ describe('a zone', () => {
   test('a refusal stands at the fabric it is about', async () => {
     render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={() => {}} />);
     refuseNext(actions.keepZoneAction, 'fabrics.1.share', 'The share must lie between 0.001 and 1.');
-    await press('Keep this zone');
+    await press('Save');
     expect(await screen.findByText(/The share must lie between/)).toBeInTheDocument();
     expect(screen.getAllByLabelText('Share, %')[1]).toHaveAttribute('aria-invalid', 'true');
   });
@@ -295,7 +303,7 @@ describe('photographs', () => {
   test('a picture of impossible size is refused before it is opened', async () => {
     const decode = jest.fn();
     Object.assign(globalThis, { createImageBitmap: decode });
-    render(<Photographs intakeId="i" first={['p1']} />);
+    render(<Photographs ofId="i" first={['p1']} />);
     await userEvent.upload(screen.getByLabelText('Add photographs'), png('huge.png', 60_000, 60_000));
     expect(await screen.findByRole('alert')).toHaveTextContent(/\w+.*\./);
     expect(decode).not.toHaveBeenCalled();
@@ -305,12 +313,12 @@ describe('photographs', () => {
       createImageBitmap: () =>
         Promise.reject(new DOMException('The source image could not be decoded.', 'InvalidStateError')),
     });
-    render(<Photographs intakeId="i" first={[]} />);
+    render(<Photographs ofId="i" first={[]} />);
     await userEvent.upload(screen.getByLabelText('Add photographs'), png('torn.png', 400, 300));
     expect(await screen.findByRole('alert')).toHaveTextContent('“torn.png” cannot be read as a photograph.');
   });
   test('one is removed when the server says so', async () => {
-    render(<Photographs intakeId="i" first={['p1', 'p2']} />);
+    render(<Photographs ofId="i" first={['p1', 'p2']} />);
     await press('Remove photograph 1');
     await waitFor(() => expect(screen.getAllByRole('img')).toHaveLength(1));
     expect(lastSent(actions.removePhotographAction)).toMatchObject({ id: 'p1' });

@@ -15,6 +15,7 @@ export interface QuiltPageProps {
     round?: string;
     q?: string;
     bobbinId?: string;
+    letter?: string;
   }>;
 }
 

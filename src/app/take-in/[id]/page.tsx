@@ -3,6 +3,7 @@ import { addDays, format } from 'date-fns';
 import { notFound, redirect } from 'next/navigation';
 import { readBattings, readFabrics } from '@/data/cloths';
 import { readIntake, readPhotographs } from '@/data/intakes';
+import { readPreferences } from '@/data/preferences';
 import { readMachines } from '@/data/machines';
 import { readClientNames } from '@/data/quilts';
 import { db } from '@/data/sql';
@@ -15,12 +16,13 @@ export default async function TalkPage({ params }: { params: Promise<{ id: strin
   const intake = isUUID(id) ? await readIntake(db(), id) : null;
   if (!intake) notFound();
   if (intake.quiltId) redirect(`/quilts/${intake.quiltId}/take-in`);
-  const [fabrics, battings, machines, clients, photographs] = await Promise.all([
+  const [fabrics, battings, machines, clients, photographs, preferences] = await Promise.all([
     readFabrics(db()),
     readBattings(db()),
     readMachines(db()),
     readClientNames(db()),
     readPhotographs(db(), { intakeId: id }),
+    readPreferences(db()),
   ]);
   return (
     <Talk
@@ -30,6 +32,7 @@ export default async function TalkPage({ params }: { params: Promise<{ id: strin
       machines={machines}
       clients={clients}
       photographs={photographs.map((p) => p.id)}
+      currency={preferences!.currency}
       usualDue={format(addDays(new Date(), 21), 'yyyy-MM-dd')}
     />
   );

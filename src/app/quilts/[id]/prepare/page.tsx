@@ -1,5 +1,6 @@
 import { battings } from '@/core/tables/battings';
-import { fabrics } from '@/core/tables/fabrics';
+import { usualOf } from '@/actions/prepared';
+import { readPrepared } from '@/data/prepared';
 import { readRack } from '@/data/quilts';
 import { db } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
@@ -14,25 +15,18 @@ const SMALL_IN = 60;
 export default async function PreparePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [preferences, rack] = await Promise.all([readPreferences(db()), readRack(db())]);
-  const cloth = fabrics.get(quilt.backingKind);
+  const [preferences, rack, prepared] = await Promise.all([
+    readPreferences(db()),
+    readRack(db()),
+    readPrepared(db(), quilt.id),
+  ]);
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
       <PrepareBench
         quilt={{ id: quilt.id, name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
         units={preferences!.units}
-        start={{
-          clothIn: quilt.backingClothIn ?? (quilt.backingKind === 'sateen-wide' ? 108 : 44),
-          marginIn: preferences!.marginIn,
-          testMarginIn: preferences!.testMarginIn,
-          prewash:
-            quilt.prewash ||
-            preferences!.prewashSchool === 'always' ||
-            (preferences!.prewashSchool !== 'never' && quilt.backingKind === 'flannel'),
-          shrinkPct: cloth.shrinkPct,
-          stretch: cloth.stretch >= 2,
-          nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),
-        }}
+        start={prepared ?? usualOf(quilt, preferences!)}
+        version={prepared?.version ?? 0}
         backing={quilt.backing}
         battingShrinkPct={battings.get(quilt.battingKind).shrinkPct}
         batting={quilt.batting}

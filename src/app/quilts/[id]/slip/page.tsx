@@ -1,6 +1,8 @@
 import { format, parseISO } from 'date-fns';
 import { headers } from 'next/headers';
 import QRCode from 'qrcode';
+import { CONDITION_STATE_LABEL } from '@/core/fields/lists';
+import { CONDITION_KINDS } from '@/core/tables/conditions';
 import { features } from '@/core/tables/features';
 import { db } from '@/data/sql';
 import { readPreferences } from '@/data/preferences';
@@ -30,7 +32,17 @@ export default async function SlipPage(props: QuiltPageProps) {
     ['Batting', quilt.batting],
     ['Backing', quilt.backing],
     ['Wishes', quilt.wishes || 'none said'],
-    ['To watch', [quilt.watch, ...seen].filter(Boolean).join(', ') || 'nothing said'],
+    ['Watch for', [quilt.watch, ...seen].filter(Boolean).join(', ') || 'nothing said'],
+    [
+      'Found on it',
+      view.conditions
+        .map((c) =>
+          [CONDITION_KINDS.get(c.kind).label, c.place, CONDITION_STATE_LABEL[c.state]]
+            .filter(Boolean)
+            .join(', '),
+        )
+        .join('\n') || 'nothing',
+    ],
     ['Washing', quilt.care || 'not said'],
   ];
   return (

@@ -2,6 +2,7 @@ import { likelyHere } from '@/actions/fault-setup';
 import { readPlan } from '@/actions/plan';
 import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
+import { conditionWords } from '@/core/tables/conditions';
 import { signs } from '@/core/tables/symptoms';
 import { readTray } from '@/data/bobbins';
 import { readEntries } from '@/data/log';
@@ -56,7 +57,9 @@ export default async function StandPage(props: QuiltPageProps) {
         quilted: quilt.handedBackOn !== null,
         onFrame: quilt.onFrameSince !== null,
         framed,
-        watch: quilt.watch,
+        watch: [quilt.watch, ...view.conditions.filter((c) => c.state !== 'done').map(conditionWords)]
+          .filter(Boolean)
+          .join('; '),
       }}
       steps={steps}
       threads={shownThreads(view, read, tray)}

@@ -2,6 +2,10 @@ import { type Scales, scalesOf } from '@/core/machine/scales';
 import { readScales } from '@/data/machines';
 import { format, parseISO } from 'date-fns';
 import { notFound } from 'next/navigation';
+import { usualOf } from '@/actions/prepared';
+import { LAYOUT_LABEL } from '@/core/fields/quilt';
+import { conditionWords } from '@/core/tables/conditions';
+import { type Prepared, readPrepared } from '@/data/prepared';
 import { readPlan } from '@/actions/plan';
 import { readSettings } from '@/actions/settings';
 import type { ZoneSettings } from '@/core/log/fold';
@@ -25,7 +29,9 @@ import { readQuiltPage } from '../../quilt-page';
 
 export const metadata = { title: 'Sheet' };
 
-type Loaded = { rounds: TestRound[]; hand: HandBackOf } & Awaited<ReturnType<typeof readQuiltPage>> &
+type Loaded = { rounds: TestRound[]; hand: HandBackOf; prepared: Omit<Prepared, 'version'> } & Awaited<
+  ReturnType<typeof readQuiltPage>
+> &
   Awaited<ReturnType<typeof readPlan>> & { scales: Scales; settings: ReadonlyMap<string, ZoneSettings> };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
@@ -46,16 +52,25 @@ export default async function SheetPage({
   const sheet = SHEETS[(await params).sheet];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
-  const [plan, measured, hand, settings] = await Promise.all([
+  const [plan, measured, hand, settings, prepared] = await Promise.all([
     readPlan(db(), page.view),
     readScales(db(), page.machine.id),
     readHandBack(db(), page.view.quilt.id),
     readSettings(db(), page.view.quilt.id),
+    readPrepared(db(), page.view.quilt.id),
   ]);
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await readRounds(db(), setup.id) : [];
-  const loaded = { ...page, ...plan, scales: scalesOf(measured), rounds, hand, settings };
   const { quilt } = page.view;
+  const loaded = {
+    ...page,
+    ...plan,
+    scales: scalesOf(measured),
+    rounds,
+    hand,
+    settings,
+    prepared: prepared ?? usualOf(quilt, plan.preferences),
+  };
   return (
     <Sheet title={`${sheet.title}: ${quilt.name}, ${quilt.client}`} back={`/quilts/${quilt.id}/sheets`}>
       {sheet.body(loaded)}
@@ -135,7 +150,8 @@ function Rows({ rows }: { rows: readonly (readonly [string, string])[] }) {
   );
 }
 
-function loading({ view, machine, plan, preferences }: Loaded) {
+function loading({ view, machine, plan, preferences, prepared }: Loaded) {
+  const { marginIn, testMarginIn, layout } = prepared;
   const { quilt, zones } = view;
   const size = (w: number, l: number) =>
     `${lengthText(w, preferences.units)} by ${lengthText(l, preferences.units)}`;
@@ -150,13 +166,13 @@ function loading({ view, machine, plan, preferences }: Loaded) {
             ['Top', size(quilt.widthIn, quilt.lengthIn)],
             [
               'Batting',
-              `${quilt.batting}, cut ${size(quilt.widthIn + 2 * preferences.marginIn, quilt.lengthIn + 2 * preferences.marginIn)}`,
+              `${quilt.batting}, cut ${size(quilt.widthIn + 2 * marginIn, quilt.lengthIn + 2 * marginIn)}`,
             ],
             [
               'Backing',
-              `${quilt.backing}, cut ${size(quilt.widthIn + 2 * preferences.marginIn + preferences.testMarginIn, quilt.lengthIn + 2 * preferences.marginIn)}`,
+              `${quilt.backing}${layout ? ` ${LAYOUT_LABEL[layout]}` : ''}, cut ${size(quilt.widthIn + 2 * marginIn + testMarginIn, quilt.lengthIn + 2 * marginIn)}`,
             ],
-            ['Test margin', `${lengthText(preferences.testMarginIn, preferences.units)} on the right`],
+            ['Test margin', `${lengthText(testMarginIn, preferences.units)} on the right`],
             [
               'Goes on',
               passes
@@ -167,6 +183,17 @@ function loading({ view, machine, plan, preferences }: Loaded) {
             ],
             ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
             ['Watch for', quilt.watch || 'nothing said'],
+            ...(view.conditions.length > 0
+              ? [
+                  [
+                    'Found on it',
+                    view.conditions
+                      .filter((c) => c.state !== 'done')
+                      .map(conditionWords)
+                      .join('; ') || 'all done',
+                  ] as const,
+                ]
+              : []),
           ]}
         />
         {watched.length > 0 && (

@@ -1,0 +1,167 @@
+import 'reflect-metadata';
+import { IsArray } from 'class-validator';
+import { format } from 'date-fns';
+import { dateOfDay, dayNumber } from '@/core/calendar/days';
+import { offerDay } from '@/core/calendar/promise';
+import { QUILT } from '@/core/fields/quilt';
+import { CoreError } from '@/core/notes';
+import { eighth } from '@/core/plan/measure';
+import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
+import type { Range } from '@/core/statistics/log-normal';
+import { CONDITION_KINDS, conditionMinutes } from '@/core/tables/conditions';
+import { readBattings, readFabrics } from '@/data/cloths';
+import type { Quilt, Zone } from '@/data/types';
+import { jobsOf } from './calendar';
+import type { Context } from './context';
+import { planOf } from './plan';
+import { firstWork } from './quilts';
+import { done, refuse, type Result } from './result';
+import { Fields, Id, Maybe, Num, OneOf, Whole } from './rules';
+import { check } from './validate';
+import { readWaiting } from './waiting';
+
+const ASKED = QUILT.filter((f) =>
+  ['use', 'widthsIn', 'lengthsIn', 'dueOn', 'battingId', 'backingId'].includes(f.id),
+);
+
+/** What is said at the counter that a day can be promised by. */
+@Fields(ASKED)
+export class AskDay {
+  @Id('Pick the machine.') machineId!: string;
+  @OneOf(Object.keys(PLAN_LABEL), 'Pick how it is laid out.') plan!: PlanKind;
+  @Maybe() @Num(0.25, 60, 'The border, in inches,') borderIn?: number | null;
+  @Maybe() @Whole(1, 40, 'Blocks across') columns?: number | null;
+  @Maybe() @Whole(1, 40, 'Blocks down') rows?: number | null;
+  @Maybe() @Num(0, 20, 'The sashing, in inches,') sashIn?: number | null;
+  /** Kinds of what was found on it, with their sizes. */
+  @IsArray({ message: 'What was found could not be read.' })
+  found!: { kind: string; sizeIn: number | null }[];
+}
+export interface AskDay extends Pick<Quilt, 'use' | 'dueOn' | 'battingId' | 'backingId'> {
+  widthsIn: [number, number, number];
+  lengthsIn: [number, number, number];
+}
+
+/** What may be promised, in days and chances. */
+export interface AskedDay {
+  hours: Range;
+  /** Minutes to set right what was found, before it goes on the frame. */
+  mendMinutes: number;
+  /** The day kept nine times in ten. */
+  day: string;
+  asked: { day: string; chance: number };
+  rush: { chance: number; moves: { name: string; before: number; after: number }[]; allowed: boolean };
+}
+
+/** Stands for whatever the top is made of: what it is changes the set-up, hardly the day. */
+const PLAIN: Zone['fabrics'][number] = {
+  fabricId: '',
+  kind: 'quilting-cotton',
+  name: '',
+  hex: null,
+  share: 1,
+  role: 'ground',
+  sewnOver: true,
+  busyness: null,
+};
+
+/** The quilt as it would be taken in, for its plan: nothing of it is stored. */
+function toBe(form: AskDay, today: string, kinds: { batting: string; backing: string }): Quilt {
+  return {
+    ...(form as unknown as Quilt),
+    id: 'to-be',
+    widthIn: eighth(form.widthsIn),
+    lengthIn: eighth(form.lengthsIn),
+    battingKind: kinds.batting,
+    backingKind: kinds.backing,
+    battingMaxGapIn: null,
+    takenInOn: today,
+    step: 'match',
+    passes: null,
+    begun: null,
+    sewn: [],
+    onFrameSince: null,
+    turnRule: 'auto',
+    turned: false,
+    depthsIn: null,
+    orderByHand: null,
+    zonesByHand: {},
+  };
+}
+
+/** The day that may be promised for a bundle on the counter, from the calendar as it stands now. */
+export async function askDay(context: Context, input: unknown): Promise<Result<AskedDay>> {
+  const checked = await check(AskDay, input);
+  if (!checked.ok) return checked;
+  const form = checked.value;
+  const { sql, now } = context;
+  const [room, battings, fabrics] = await Promise.all([
+    readWaiting(sql),
+    readBattings(sql),
+    readFabrics(sql),
+  ]);
+  const machine = room?.machines.find((m) => m.id === form.machineId);
+  if (!room || !machine) return refuse('Pick the machine.', 'machineId');
+  const quilt = toBe(form, format(now, 'yyyy-MM-dd'), {
+    batting: battings.find((b) => b.id === form.battingId)?.kind ?? 'unknown',
+    backing: fabrics.find((f) => f.id === form.backingId)?.kind ?? 'unknown',
+  });
+  let zones: Zone[];
+  try {
+    zones = planZones({
+      kind: form.plan,
+      widthIn: quilt.widthIn,
+      lengthIn: quilt.lengthIn,
+      borderIn: form.borderIn ?? undefined,
+      columns: form.columns ?? undefined,
+      rows: form.rows ?? undefined,
+      sashIn: form.sashIn ?? undefined,
+    }).map((z, i) => ({
+      ...firstWork(z),
+      id: `zone-${i}`,
+      quiltId: quilt.id,
+      letter: String.fromCharCode(65 + i),
+      visibility: 'texture',
+      softness: null,
+      retraced: null,
+      yarn: null,
+      fabrics: [PLAIN],
+      features: [],
+      version: 1,
+    }));
+  } catch (error) {
+    if (error instanceof CoreError) return refuse(error.message, error.path);
+    throw error;
+  }
+  const { preferences, belief } = room;
+  const { left } = planOf({ quilt, zones, setups: new Map(), shelf: [] }, machine, preferences, belief);
+  const today = dayNumber(quilt.takenInOn);
+  const jobs = jobsOf(room.waiting, today);
+  const onFrame = new Set(jobs.filter((j) => j.quilt.onFrameSince !== null).map((j) => j.id));
+  const job = {
+    id: quilt.id,
+    machineId: machine.id,
+    fromDay: today,
+    steps: left,
+    dueDay: dayNumber(form.dueOn),
+  };
+  const offer = offerDay(jobs, job, onFrame, preferences.dayHours, today, belief);
+  const nameOf = new Map(jobs.map((j) => [j.id, j.quilt.name]));
+  return done({
+    hours: offer.hours,
+    mendMinutes: form.found.reduce((sum, f) => {
+      const kind = CONDITION_KINDS.find(f.kind);
+      return kind ? sum + conditionMinutes(kind, f.sizeIn) : sum;
+    }, 0),
+    day: dateOfDay(offer.day),
+    asked: { day: form.dueOn, chance: offer.chance },
+    rush: {
+      ...offer.rush,
+      moves: offer.rush.moves.map((m) => ({
+        name: nameOf.get(m.id) ?? '',
+        before: m.before,
+        after: m.after,
+      })),
+    },
+  });
+}
