@@ -5,7 +5,7 @@ import { insertCondition, setConditionRemoved, updateCondition } from '@/data/co
 import { lockQuilt } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { Fields, FormKey, Id, Maybe, QuiltId, Version, Yes } from './rules';
+import { asForm, Fields, FormKey, Id, Maybe, QuiltId, Version, Yes } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** Something found on a quilt: noted, or said anew. */
@@ -18,13 +18,13 @@ export class KeepCondition {
   @Maybe() @Version() version?: number | null;
   @Maybe() @Id('This photograph is not known.') photographId?: string | null;
 }
-export interface KeepCondition extends ConditionFields {}
+type ConditionForm = KeepCondition & ConditionFields;
 
 export const keepCondition = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<KeepCondition, { id: string }>(
+  save<ConditionForm, { id: string }>(
     context,
     'keep-condition',
-    KeepCondition,
+    asForm<ConditionForm>(KeepCondition),
     input,
     async (tx, form) => {
       const said = {

@@ -39,7 +39,7 @@ import type { Quilt } from '@/data/types';
 import { placeZone, readZones } from '@/data/zones';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { Fields, FormKey, Id, OneOf, QuiltId, Text, Version, Words, Yes } from './rules';
+import { asForm, Fields, FormKey, Id, OneOf, QuiltId, Text, Version, Words, Yes } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 const FIELDS = [...QUILT, ...AGREED];
@@ -60,7 +60,6 @@ export class CorrectQuilt {
   @Version() version!: number;
   @Words(120, 'Give the client’s name.') client!: string;
 }
-export interface CorrectQuilt extends QuiltFields, AgreedFields {}
 
 export const QUILT_MEANINGS: Meanings = {
   quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
@@ -74,10 +73,12 @@ const NOT_KNOWN = 'This quilt is not known. Go back to the Rack.';
 export const correctableOf = (quilt: Quilt): Record<string, unknown> =>
   Object.fromEntries([...FIELDS.map((f) => f.id), 'client'].map((k) => [k, quilt[k as keyof Quilt] ?? null]));
 
-const trimmed = (form: CorrectQuilt): Record<string, unknown> =>
+type CorrectForm = CorrectQuilt & QuiltFields & AgreedFields;
+
+const trimmed = (form: CorrectForm): Record<string, unknown> =>
   Object.fromEntries(
     [...FIELDS.map((f) => f.id), 'client'].map((k) => {
-      const v = form[k as keyof CorrectQuilt] as unknown;
+      const v = form[k as keyof CorrectForm] as unknown;
       return [k, typeof v === 'string' ? v.trim() : (v ?? null)];
     }),
   );
@@ -86,10 +87,10 @@ export const correctQuilt = (
   context: Context,
   input: unknown,
 ): Promise<Result<{ said: string[]; correctionId: string | null }>> =>
-  save<CorrectQuilt, { said: string[]; correctionId: string | null }>(
+  save<CorrectForm, { said: string[]; correctionId: string | null }>(
     context,
     'correct-quilt',
-    CorrectQuilt,
+    asForm<CorrectForm>(CorrectQuilt),
     input,
     async (tx, form) => {
       await lockQuilt(tx, form.quiltId);
@@ -119,7 +120,7 @@ const sizeOf = (quilt: Quilt, values: Record<string, unknown>) => ({
 async function problemOf(
   tx: Sql,
   quilt: Quilt,
-  form: CorrectQuilt,
+  form: CorrectForm,
   changes: Changes,
 ): Promise<Result<never> | null> {
   const { widthIn, lengthIn } = sizeOf(quilt, valuesOf(changes, 'redo'));
@@ -311,23 +312,28 @@ export class KeepClient {
   @Id('This client is not known. Reload the page.') clientId!: string;
   @Words(120, 'Give the client’s name.') name!: string;
 }
-export interface KeepClient extends ClientFields {}
 
 export const keepClient = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<KeepClient, { id: string }>(context, 'keep-client', KeepClient, input, async (tx, form) => {
-    const known = await readClient(tx, form.clientId);
-    if (!known) return refuse('This client is not known. Reload the page.', 'clientId');
-    await updateClient(tx, {
-      id: known.id,
-      name: form.name.trim(),
-      phone: form.phone.trim(),
-      email: form.email.trim(),
-      address: form.address.trim(),
-      contactBy: form.contactBy ?? null,
-      photosOk: form.photosOk ?? null,
-    });
-    return done({ id: known.id });
-  });
+  save<KeepClient & ClientFields, { id: string }>(
+    context,
+    'keep-client',
+    asForm<KeepClient & ClientFields>(KeepClient),
+    input,
+    async (tx, form) => {
+      const known = await readClient(tx, form.clientId);
+      if (!known) return refuse('This client is not known. Reload the page.', 'clientId');
+      await updateClient(tx, {
+        id: known.id,
+        name: form.name.trim(),
+        phone: form.phone.trim(),
+        email: form.email.trim(),
+        address: form.address.trim(),
+        contactBy: form.contactBy ?? null,
+        photosOk: form.photosOk ?? null,
+      });
+      return done({ id: known.id });
+    },
+  );
 
 /** What the page of corrections offers to pick from. */
 export async function readChoices(sql: Sql) {

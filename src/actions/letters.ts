@@ -2,7 +2,7 @@ import MailComposer from 'nodemailer/lib/mail-composer';
 import { format } from 'date-fns';
 import { dateOfDay } from '@/core/calendar/days';
 import { GRACE_DAYS } from '@/core/calendar/promise';
-import { type Letter, letter, type LetterFacts, type LetterKind } from '@/core/letters/letters';
+import { letter, type LetterFacts, type LetterKind } from '@/core/letters/letters';
 import { techniques } from '@/core/tables/techniques';
 import { lengthText } from '@/core/units/length-text';
 import { moneyText } from '@/core/units/money';
@@ -74,10 +74,6 @@ export async function letterFacts(sql: Sql, view: QuiltView, now: Date): Promise
     pictures: Math.min(MOST_PICTURES, photographs.length),
   };
 }
-
-/** One letter about a quilt, as it would be written today. */
-export const writeLetter = async (sql: Sql, view: QuiltView, kind: LetterKind, now: Date): Promise<Letter> =>
-  letter(kind, await letterFacts(sql, view, now));
 
 /** A letter that any mail program opens, addressed and not sent yet, with the quilt's photographs where they belong. */
 export async function letterFile(sql: Sql, view: QuiltView, kind: LetterKind, now: Date): Promise<Buffer> {

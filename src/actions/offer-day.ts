@@ -3,7 +3,7 @@ import { IsArray } from 'class-validator';
 import { format } from 'date-fns';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { offerDay } from '@/core/calendar/promise';
-import { QUILT } from '@/core/fields/quilt';
+import { QUILT, type QuiltFields } from '@/core/fields/quilt';
 import { CoreError } from '@/core/notes';
 import { eighth } from '@/core/plan/measure';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
@@ -16,7 +16,7 @@ import type { Context } from './context';
 import { planOf } from './plan';
 import { firstWork } from './quilts';
 import { done, refuse, type Result } from './result';
-import { Fields, Id, Maybe, Num, OneOf, Whole } from './rules';
+import { asForm, Fields, Id, Maybe, Num, OneOf, Whole } from './rules';
 import { check } from './validate';
 import { readWaiting } from './waiting';
 
@@ -37,10 +37,8 @@ export class AskDay {
   @IsArray({ message: 'What was found could not be read.' })
   found!: { kind: string; sizeIn: number | null }[];
 }
-export interface AskDay extends Pick<Quilt, 'use' | 'dueOn' | 'battingId' | 'backingId'> {
-  widthsIn: [number, number, number];
-  lengthsIn: [number, number, number];
-}
+type AskForm = AskDay &
+  Pick<QuiltFields, 'use' | 'dueOn' | 'battingId' | 'backingId' | 'widthsIn' | 'lengthsIn'>;
 
 /** What may be promised, in days and chances. */
 export interface AskedDay {
@@ -66,7 +64,7 @@ const PLAIN: Zone['fabrics'][number] = {
 };
 
 /** The quilt as it would be taken in, for its plan: nothing of it is stored. */
-function toBe(form: AskDay, today: string, kinds: { batting: string; backing: string }): Quilt {
+function toBe(form: AskForm, today: string, kinds: { batting: string; backing: string }): Quilt {
   return {
     ...(form as unknown as Quilt),
     id: 'to-be',
@@ -91,7 +89,7 @@ function toBe(form: AskDay, today: string, kinds: { batting: string; backing: st
 
 /** The day that may be promised for a bundle on the counter, from the calendar as it stands now. */
 export async function askDay(context: Context, input: unknown): Promise<Result<AskedDay>> {
-  const checked = await check(AskDay, input);
+  const checked = await check(asForm<AskForm>(AskDay), input);
   if (!checked.ok) return checked;
   const form = checked.value;
   const { sql, now } = context;

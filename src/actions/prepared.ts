@@ -2,11 +2,12 @@ import 'reflect-metadata';
 import { ArrayMaxSize, IsArray } from 'class-validator';
 import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
 import { fabrics } from '@/core/tables/fabrics';
-import { type Prepared, writePrepared } from '@/data/prepared';
+import { writePrepared } from '@/data/prepared';
+import type { Prepared } from '@/data/types';
 import type { Preferences, Quilt } from '@/data/types';
 import type { Context } from './context';
 import { conflict, done, type Result } from './result';
-import { EachId, Fields, FormKey, QuiltId, Version } from './rules';
+import { asForm, EachId, Fields, FormKey, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** What is chosen on the page of backing and binding. */
@@ -20,13 +21,13 @@ export class KeepPrepared {
   @EachId('A quilt that shares it is not known.')
   withQuilts!: string[];
 }
-export interface KeepPrepared extends PreparedFields {}
+type PreparedForm = KeepPrepared & PreparedFields;
 
 export const keepPrepared = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<KeepPrepared, { version: number }>(
+  save<PreparedForm, { version: number }>(
     context,
     'keep-prepared',
-    KeepPrepared,
+    asForm<PreparedForm>(KeepPrepared),
     input,
     async (tx, { key: _, quiltId, version, layout, ...rest }) => {
       const kept = await writePrepared(tx, quiltId, version, { ...rest, layout: layout ?? null });

@@ -1,6 +1,7 @@
 import type { ZoneState } from '@/core/rack/rack';
 import { techniques } from '@/core/tables/techniques';
-import { type Condition, readConditions } from '@/data/conditions';
+import { readConditions } from '@/data/conditions';
+import type { Condition } from '@/data/types';
 import { readFaults } from '@/data/faults';
 import { readQuilt } from '@/data/quilts';
 import { readSetups } from '@/data/setups';

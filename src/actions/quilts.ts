@@ -33,7 +33,21 @@ import { copyZone, insertZone, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { EachOf, Fields, FormKey, Hex, Id, Maybe, Num, OneOf, Version, Whole, Words, Yes } from './rules';
+import {
+  asForm,
+  EachOf,
+  Fields,
+  FormKey,
+  Hex,
+  Id,
+  Maybe,
+  Num,
+  OneOf,
+  Version,
+  Whole,
+  Words,
+  Yes,
+} from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 /** A plan of a kind, or the zones of a quilt that went before. */
@@ -54,7 +68,6 @@ class ZoneCloth {
 class Found {
   @Maybe() @Id('This photograph is not known.') photographId?: string | null;
 }
-interface Found extends ConditionFields {}
 
 /** A bundle on the counter: whose, how large, what for, of what layers, until when. */
 @Fields(QUILT)
@@ -87,7 +100,7 @@ export class TakeIn {
   @EachOf(() => Found)
   conditions?: Found[] | null;
 }
-export interface TakeIn extends QuiltFields, Partial<ClientFields>, Partial<AgreedFields> {}
+type TakeInForm = TakeIn & QuiltFields & Partial<ClientFields> & Partial<AgreedFields>;
 
 const NOT_KNOWN: Meanings = {
   quilt_batting_id_fkey: ['battingId', 'This batting is not known any more.'],
@@ -174,10 +187,10 @@ const pick = (fields: readonly Field[], form: object): Record<string, unknown> =
 
 /** The intake becomes a quilt, with the zones its plan begins with. */
 export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<TakeIn, { id: string }>(
+  save<TakeInForm, { id: string }>(
     context,
     'take-in',
-    TakeIn,
+    asForm<TakeInForm>(TakeIn),
     input,
     async (tx, form) => {
       const takenInOn = format(context.now, 'yyyy-MM-dd');

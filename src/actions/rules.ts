@@ -225,3 +225,6 @@ export const Fields =
       if (f.optional || f.mayBeEmpty || which === 'are given') Maybe()(target.prototype, f.id);
     }
   };
+
+/** A class of rules as the compiler should see it: its own fields and those its decorator puts on it. */
+export const asForm = <F extends object>(rules: new () => object): new () => F => rules as new () => F;

@@ -4,6 +4,7 @@ import * as bobbins from './bobbins';
 import { setDays } from './calendar';
 import * as cloths from './cloths';
 import * as cones from './cones';
+import { stockUsual } from './begin';
 import * as conditions from './conditions';
 import * as corrections from './corrections';
 import * as exchange from './exchange';
@@ -170,6 +171,8 @@ export const removeConditionAction = async (input: unknown) =>
 export const keepPreparedAction = async (input: unknown) =>
   afterwards('keepPrepared', () => keepPrepared(thisContext(), input));
 
+export const stockUsualAction = async (input: unknown) =>
+  afterwards('stockUsual', () => stockUsual(thisContext(), input));
 export const markLineAction = async (input: unknown) =>
   afterwards('markLine', () => markLine(thisContext(), input));
 export const askDayAction = async (input: unknown) =>

@@ -29,6 +29,8 @@ import { coneName } from './zone-brief';
 export interface ListedLine extends Omit<ShoppingLine, 'neededDay' | 'orderDay'> {
   neededOn: string | null;
   orderOn: string | null;
+  /** The day is past or today. */
+  late: boolean;
   /** Overdue, or within two days. */
   urgent: boolean;
   state: ShoppingMark['state'] | 'get';
@@ -134,6 +136,7 @@ export async function readShopping(sql: Sql, now: Date): Promise<ListedLine[] | 
     ...l,
     neededOn: neededDay === null ? null : dateOfDay(neededDay),
     orderOn: orderDay === null ? null : dateOfDay(orderDay),
+    late: (orderDay ?? neededDay ?? Infinity) <= today,
     urgent: (orderDay ?? neededDay ?? Infinity) - today <= URGENT_DAYS,
     state: stateOf.get(l.key) ?? 'get',
   }));

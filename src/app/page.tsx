@@ -23,15 +23,15 @@ export default async function RackPage() {
             <ButtonLink look="act" href="/set-up">
               Quick set-up
             </ButtonLink>
-            <ButtonLink href="/workroom/machine">Your machine</ButtonLink>
-            <ButtonLink href="/shelf">Your threads</ButtonLink>
-            <ButtonLink href="/workroom/needles">Your needles</ButtonLink>
-            <ButtonLink href="/take-in">Take in a quilt</ButtonLink>
+            <ButtonLink href="/begin">Begin your studio</ButtonLink>
+            <ButtonLink look="quiet" href="/workroom/files">
+              Open a studio’s file
+            </ButtonLink>
           </span>
         }
       >
         Every quilt that comes in hangs here as a spool, by the week it is due. A first set-up needs nothing
-        but a fabric and a thread; say what you own, and it becomes yours.
+        but a fabric and a thread. Say what you own in four short steps, and it becomes yours.
       </Empty>
     );
   return (
@@ -43,14 +43,9 @@ export default async function RackPage() {
         ))}
         <div className="flex flex-wrap items-center justify-between gap-x-6 pb-3">
           <SourceKey />
-          <span className="flex flex-wrap gap-x-6">
-            <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/shopping">
-              Shopping and winding
-            </Link>
-            <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/record">
-              Handed back: the studio record
-            </Link>
-          </span>
+          <Link className="-my-3 flex min-h-11 items-center text-indigo hover:underline" href="/record">
+            Handed back: the studio record
+          </Link>
         </div>
       </div>
       <aside className="border-l bg-cloth px-5 pt-4">
@@ -69,6 +64,9 @@ export default async function RackPage() {
         )}
         <h2 className="mt-4 mb-1 text-20">Needs your hand</h2>
         <HandList lines={view.hand} />
+        <Link className="flex min-h-11 items-center text-indigo hover:underline" href="/shopping">
+          Shopping and winding list
+        </Link>
       </aside>
     </div>
   );

@@ -71,11 +71,7 @@ export async function buildBeside(
   at: string,
   fill: (sql: postgres.Sql, tables: Table[]) => Promise<void>,
 ): Promise<string> {
-  const schema = `beside_${Date.now()}_${Math.floor(Math.random() * 1e6)}`;
-  const admin = connect(url, 1);
-  await admin`create schema ${admin(schema)}`;
-  const sql = connect(url, 1, schema);
-  try {
+  return besideStudio(url, async (sql, schema) => {
     await migrate(sql, at);
     const tables = await readTables(sql, schema);
     await sql.begin(async (tx) => {
@@ -95,6 +91,20 @@ export async function buildBeside(
           where exists (select from ${tx(name)})`;
     });
     await migrate(sql);
+  });
+}
+
+/** A schema of its own beside the studio, as it is built; gone again when that fails. Its name. */
+export async function besideStudio(
+  url: string,
+  build: (sql: postgres.Sql, schema: string) => Promise<void>,
+): Promise<string> {
+  const schema = `beside_${Date.now()}_${Math.floor(Math.random() * 1e6)}`;
+  const admin = connect(url, 1);
+  await admin`create schema ${admin(schema)}`;
+  const sql = connect(url, 1, schema);
+  try {
+    await build(sql, schema);
     return schema;
   } catch (error) {
     await admin`drop schema ${admin(schema)} cascade`;

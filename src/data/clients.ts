@@ -1,11 +1,8 @@
 import { CLIENT, type ClientFields } from '@/core/fields/quilt';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
+import type { Client } from './types';
 
-export interface Client extends ClientFields {
-  id: string;
-  name: string;
-}
 const FIELDS = columnsOf<ClientFields>(CLIENT);
 
 /** A client as she is known; null when there is none. */

@@ -1,15 +1,8 @@
 import { CONDITION, type ConditionFields } from '@/core/fields/quilt';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
+import type { Condition } from './types';
 
-/** One thing found on a quilt when it arrived. */
-export interface Condition extends ConditionFields {
-  id: string;
-  quiltId: string;
-  n: number;
-  photographId: string | null;
-  version: number;
-}
 const FIELDS = columnsOf<ConditionFields>(CONDITION);
 
 /** What was found on a quilt, in the order it was noted. */

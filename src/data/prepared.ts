@@ -1,12 +1,8 @@
 import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
+import type { Prepared } from './types';
 
-/** What was chosen of a quilt's backing and binding, and which small quilts share its backing. */
-export interface Prepared extends PreparedFields {
-  withQuilts: string[];
-  version: number;
-}
 const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf<PreparedFields>(PREPARED), 'withQuilts'];
 
 /** What was chosen; null while nothing was. */

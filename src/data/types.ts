@@ -18,7 +18,13 @@ import type {
   TurnRule,
   VisibilityWish,
 } from '@/core/fields/lists';
-import type { AgreedFields, QuiltFields } from '@/core/fields/quilt';
+import type {
+  AgreedFields,
+  ClientFields,
+  ConditionFields,
+  PreparedFields,
+  QuiltFields,
+} from '@/core/fields/quilt';
 import type { ClothRole } from '@/core/match/request';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
@@ -478,4 +484,34 @@ export interface FaultRecordOf {
   closedAt: Date | null;
   leftOut: boolean;
   version: number;
+}
+
+export interface Client extends ClientFields {
+  id: string;
+  name: string;
+}
+
+/** One thing found on a quilt when it arrived. */
+export interface Condition extends ConditionFields {
+  id: string;
+  quiltId: string;
+  n: number;
+  photographId: string | null;
+  version: number;
+}
+
+/** What was chosen of a quilt's backing and binding, and which small quilts share its backing. */
+export interface Prepared extends PreparedFields {
+  withQuilts: string[];
+  version: number;
+}
+
+/** What a studio has by now, counted, and whether it is the demo. */
+export interface Begun {
+  machines: number;
+  cones: number;
+  needles: number;
+  bobbins: number;
+  quilts: number;
+  isDemo: boolean;
 }

@@ -27,6 +27,8 @@ import { insertFault } from '@/data/faults';
 import { clientNamed, setHandedBack, updatePlan } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
+import { addToClient } from '@/data/clients';
+import { insertCondition } from '@/data/conditions';
 import { insertShipped } from '@/data/shipped';
 import { readMachine, upsertCalibration } from '@/data/machines';
 import { fitNeedle } from '@/data/needles';
@@ -61,7 +63,7 @@ export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Pro
   return sql.begin(async (tx) => {
     await tx`select pg_advisory_xact_lock(7303015)`;
     if (await readPreferences(tx)) return false;
-    await tx`insert into preferences (name, town) values ('Saltmarsh Longarm Room', 'Fennick Quay')`;
+    await tx`insert into preferences (name, town, is_demo) values ('Saltmarsh Longarm Room', 'Fennick Quay', true)`;
     const machineId = await insertWorkroom(tx);
     await insertShipped(tx);
     const fabricIds = await insertFabrics(tx);
@@ -122,6 +124,14 @@ const fullMetres = (c: DemoCone) => [500, 1500, 3000, 5500].find((m) => m >= c.r
 const placeOf = (c: DemoCone) =>
   c.fibre === 'cotton' ? 'low shelf' : c.role === 'top' ? 'top shelf' : 'middle shelf';
 
+/** How a made-up client is reached: by addresses that lead nowhere. */
+const contactOf = (name: string) => ({
+  phone: `+00 555 0${100 + ((name.length * 37) % 900)}`,
+  email: `${name.toLowerCase().replace(/[^a-z]+/gu, '.')}@fennick-quay.example`,
+  contactBy: name.length % 2 === 0 ? ('email' as const) : ('phone' as const),
+  photosOk: 'private' as const,
+});
+
 /** Every cloth the demo's quilts use; ids by name. */
 async function insertFabrics(tx: Sql): Promise<Map<string, string>> {
   const ids = new Map<string, string>();
@@ -146,17 +156,30 @@ async function insertQuilt(
 ) {
   const quiltId = uuidv7();
   const clientId = await clientNamed(tx, uuidv7(), q.client);
+  await addToClient(tx, clientId, contactOf(q.client));
   const wanted = addDays(today, q.due.days);
   const sunday = endOfWeek(today, { weekStartsOn: 1 });
   const due = q.due.week && wanted > sunday ? sunday : wanted;
   await tx`
     insert into quilt (id, client_id, name, width_in, length_in, use, batting_id, backing_id, machine_id, taken_in_on, due_on,
-                       step, passes, on_frame_since, waits_for)
+                       step, passes, on_frame_since, waits_for, backing_cloth_in)
     select ${quiltId}, ${clientId}, ${q.name}, ${q.widthIn}, ${q.lengthIn}, ${q.use}, b.id,
            ${fabricIds.get(q.backing[1])!}, ${machineId}, ${day(subDays(today, q.takenInDaysAgo))}, ${day(due)}, ${q.step},
            ${q.passes ?? null},
-           ${q.onFrameDaysAgo === undefined ? null : day(subDays(today, q.onFrameDaysAgo))}, ${q.waitsFor ?? ''}
+           ${q.onFrameDaysAgo === undefined ? null : day(subDays(today, q.onFrameDaysAgo))}, ${q.waitsFor ?? ''},
+           ${q.waitsFor?.startsWith('Backing') ? null : q.backing[0] === 'sateen-wide' ? 108 : 44}
     from batting b where b.name = ${q.batting}`;
+  for (const c of q.found ?? [])
+    await insertCondition(tx, {
+      xIn: null,
+      yIn: null,
+      sizeIn: null,
+      note: '',
+      photographId: null,
+      ...c,
+      id: uuidv7(),
+      quiltId,
+    });
   for (const [i, z] of q.zones.entries()) {
     const zoneId = uuidv7();
     await tx`

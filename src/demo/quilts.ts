@@ -1,3 +1,4 @@
+import type { ConditionFields } from '@/core/fields/quilt';
 import type { Use, VisibilityWish } from '@/core/fields/lists';
 import { type MultiPolygon, type Polygon, rect } from '@/core/geometry/polygon';
 import type { Step } from '@/core/fields/lists';
@@ -34,6 +35,8 @@ export interface DemoQuilt {
   passesSewn?: number;
   onFrameDaysAgo?: number;
   waitsFor?: string;
+  /** What was found on it when it came. */
+  found?: readonly (Pick<ConditionFields, 'kind' | 'side' | 'place' | 'state'> & Partial<ConditionFields>)[];
   /** It went home: so long ago, and how it came out. */
   home?: {
     daysAgo: number;
@@ -295,6 +298,7 @@ export const demoQuilts: readonly DemoQuilt[] = [
     takenInDaysAgo: 12,
     due: { days: 8 },
     step: 'match',
+    found: [{ kind: 'pet-hair', side: 'top', place: 'whole quilt', state: 'done' }],
     zones: [
       {
         name: 'Hull',
@@ -332,6 +336,7 @@ export const demoQuilts: readonly DemoQuilt[] = [
     step: 'quilt',
     passes: 8,
     passesSewn: 3,
+    found: [{ kind: 'wavy-border', side: 'top', place: 'top border', xIn: 26, yIn: 3, state: 'agreed' }],
     zones: [
       {
         name: 'Quay',
@@ -412,6 +417,10 @@ export const demoQuilts: readonly DemoQuilt[] = [
     takenInDaysAgo: 4,
     due: { days: 18 },
     step: 'take-in',
+    found: [
+      { kind: 'stain', side: 'top', place: 'left border', xIn: 4, yIn: 30, state: 'told', note: 'tea, old' },
+      { kind: 'loose-threads', side: 'back', place: 'everywhere', state: 'told' },
+    ],
     zones: [
       {
         name: 'Pans',

@@ -4,6 +4,7 @@ import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
 import { readRecord, readRecordLines, readRecordSum, type RecordFilter } from '@/data/hand-back';
 import { db } from '@/data/sql';
+import { readWithdrawn } from '@/data/quilts';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Narrow, NarrowBy } from '@/ui/kit/Narrow';
@@ -25,10 +26,11 @@ const hours = (min: number) => (min < 60_000 ? (min / 60).toFixed(1) : grouped(m
 /** All quilts handed back: what worked, hours against what was predicted, thread, faults; and the next one like it. */
 export default async function RecordPage({ searchParams }: { searchParams: Promise<Query> }) {
   const filter = filterOf(await searchParams);
-  const [found, sum, lines] = await Promise.all([
+  const [found, sum, lines, withdrawn] = await Promise.all([
     readRecord(db(), filter, SHOWN),
     readRecordSum(db()),
     readRecordLines(db()),
+    readWithdrawn(db(), SHOWN),
   ]);
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.cloth || filter.thread || filter.technique;
@@ -152,6 +154,27 @@ export default async function RecordPage({ searchParams }: { searchParams: Promi
       )}
       {found.length > SHOWN && (
         <p className="mt-2 text-ink2">The newest {SHOWN} are shown: narrow the record to see others.</p>
+      )}
+      {withdrawn.length > 0 && !narrowed && (
+        <section aria-label="Withdrawn" className="mt-6">
+          <h2 className="text-20">Withdrawn</h2>
+          <ul className="border-t-2 border-ink">
+            {withdrawn.map((q) => (
+              <li key={q.id} className="border-b">
+                <Link
+                  className="flex min-h-11 flex-wrap items-center gap-x-4 hover:bg-sunk"
+                  href={`/quilts/${q.id}/take-in`}
+                >
+                  <b className="font-semibold text-indigo">{q.name}</b>
+                  <span className="text-ink2">
+                    {q.client}, {format(parseISO(q.withdrawnOn), 'd MMM yyyy')}
+                    {q.withdrawnWhy && `: ${q.withdrawnWhy}`}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
     </div>
   );

@@ -31,8 +31,8 @@ export default async function TakeInPage() {
       <Empty
         title="First, your machine"
         act={
-          <ButtonLink look="act" href="/workroom/machine">
-            Add a machine
+          <ButtonLink look="act" href="/begin">
+            Begin your studio
           </ButtonLink>
         }
       >

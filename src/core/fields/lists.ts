@@ -167,4 +167,3 @@ export const CONDITION_STATE_LABEL: Readonly<Record<ConditionState, string>> = {
   done: 'done',
 };
 export const SIDES = ['top', 'back'] as const;
-export type Side = (typeof SIDES)[number];

@@ -4,3 +4,7 @@ create table shopping_mark (
   state text not null check (state in ('ordered', 'here')),
   at timestamptz not null default now()
 );
+
+-- A studio of made-up clients and quilts, to be looked at and put away again.
+alter table preferences add column is_demo boolean not null default false;
+update preferences set is_demo = true where name = 'Saltmarsh Longarm Room' and town = 'Fennick Quay';

@@ -8,6 +8,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
     also: 'buy order thread bobbins needles batting backing low',
     href: '/shopping',
   },
+  { label: 'Begin your studio', also: 'start demo empty machine threads first', href: '/begin' },
   { label: 'Quick set-up', also: 'needle tension stitches shop thread will this do', href: '/set-up' },
   { label: 'Fault book', also: 'faults rates causes breaks skipped bearding birdnest', href: '/faults' },
   {

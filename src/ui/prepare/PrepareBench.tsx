@@ -1,9 +1,9 @@
 'use client';
 import { predicted } from '@/core/source/known';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { keepPreparedAction } from '@/actions/server';
 import { LAYOUT_LABEL, PREPARED } from '@/core/fields/quilt';
-import type { Prepared } from '@/data/prepared';
+import type { Prepared } from '@/data/types';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { safety } from '@/core/cautions/cautions';
@@ -78,12 +78,13 @@ export function PrepareBench({
   });
   // Kept as it is chosen; only what can be read is.
   const chosenNow = JSON.stringify({ ...read, layout, withQuilts: withOthers });
-  const [kept, setKept] = useState(chosenNow);
+  const kept = useRef(chosenNow);
+  const isReadable = SPECS.every((f) => f.kind === 'yes' || typeof read[f.name] === 'number');
   useEffect(() => {
-    if (chosenNow === kept || SPECS.some((f) => f.kind !== 'yes' && typeof read[f.name] !== 'number')) return;
+    if (chosenNow === kept.current || !isReadable) return;
+    kept.current = chosenNow;
     saver.put(JSON.parse(chosenNow) as Omit<Prepared, 'version'>);
-    setKept(chosenNow);
-  }, [chosenNow, kept, read, saver]);
+  }, [chosenNow, isReadable, saver]);
   const plan = attempt(() =>
     planBacking({
       quilt,
@@ -109,13 +110,7 @@ export function PrepareBench({
       <div className="flex flex-wrap items-baseline gap-4">
         <h2 className="flex-1 text-24">Backing, binding and batting</h2>
         <p role="status" className={'words' in state ? 'max-w-[480px] font-medium text-madder' : 'text-ink2'}>
-          {'words' in state
-            ? state.words
-            : state.kind === 'keeping'
-              ? 'saving …'
-              : version > 0 || kept !== ''
-                ? 'saved'
-                : ''}
+          {'words' in state ? state.words : state.kind === 'keeping' ? 'saving …' : 'saved'}
         </p>
       </div>
       <SpecFields

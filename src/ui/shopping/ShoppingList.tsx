@@ -83,7 +83,7 @@ function Lines({
         return (
           <li
             key={l.key}
-            className="grid items-center gap-x-4 gap-y-0.5 border-b py-1.5 sm:grid-cols-[90px_minmax(0,1.1fr)_minmax(0,1.4fr)_150px_auto]"
+            className="grid items-center gap-x-4 gap-y-0.5 border-b py-1.5 sm:grid-cols-[84px_minmax(0,1.1fr)_minmax(0,1.4fr)_146px_200px]"
           >
             <span className="flex items-center gap-2 font-semibold">
               <Sign size={18} aria-hidden /> {word}
@@ -95,11 +95,11 @@ function Lines({
             <span className="text-ink2">{l.why}.</span>
             <span className={l.urgent && l.state === 'get' ? 'font-semibold text-madder' : ''}>
               {by}
-              {l.orderOn && l.neededOn && (
+              {(l.orderOn || l.late) && l.neededOn && (
                 <span className="block text-13 text-ink2">needed {day(l.neededOn)}</span>
               )}
             </span>
-            <span className="print:hidden">
+            <span className="justify-self-end print:hidden">
               <Taps
                 label={`${l.what}: where it stands`}
                 hideLabel

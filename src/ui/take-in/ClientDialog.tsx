@@ -1,7 +1,7 @@
 'use client';
 import { keepClientAction } from '@/actions/server';
 import { CLIENT } from '@/core/fields/quilt';
-import type { Client } from '@/data/clients';
+import type { Client } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
 import { formFields } from '@/ui/kit/form-fields';

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { keepConditionAction, removeConditionAction } from '@/actions/server';
-import type { Condition } from '@/data/conditions';
+import type { Condition } from '@/data/types';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { toForm, type Values } from '@/ui/kit/field-spec';

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { CONDITION_STATE_LABEL } from '@/core/fields/lists';
 import { conditionAsks, CONDITION_KINDS } from '@/core/tables/conditions';
-import type { Condition } from '@/data/conditions';
+import type { Condition } from '@/data/types';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { patiently } from '@/ui/kit/patiently';

@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { type ComponentProps, useState } from 'react';
-import type { Client } from '@/data/clients';
+import type { Client } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { patiently } from '@/ui/kit/patiently';
 import type { CorrectDialog as Correct } from './CorrectDialog';

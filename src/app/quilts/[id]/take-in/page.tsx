@@ -9,7 +9,7 @@ import {
 } from '@/core/fields/lists';
 import { measure } from '@/core/plan/measure';
 import { moneyText } from '@/core/units/money';
-import type { Client } from '@/data/clients';
+import type { Client } from '@/data/types';
 import { readClient } from '@/data/clients';
 import { type Correction, readCorrections } from '@/data/corrections';
 import { readPhotographs } from '@/data/intakes';

@@ -1,0 +1,10 @@
+import { readBegun } from '@/data/begun';
+import { db } from '@/data/sql';
+import { BeginBench } from '@/ui/begin/BeginBench';
+
+export const metadata = { title: 'Begin' };
+
+/** From an empty studio to the first set-up along one thread. */
+export default async function BeginPage() {
+  return <BeginBench begun={await readBegun(db())} />;
+}
