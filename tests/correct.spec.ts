@@ -99,6 +99,7 @@ test('a bundle with everything wrong in it is taken in, corrected, undone, withd
   await page.goto('/record');
   await page.getByRole('link', { name: /Crab Pots/ }).click();
   await page.getByRole('button', { name: 'Take it in again' }).click();
+  await expect(page.getByText(/It is kept for the record/)).toHaveCount(0);
   await page.goto('/');
   await expect(page.getByRole('link', { name: /^Crab Pots/ }).first()).toBeVisible();
 });
@@ -107,11 +108,7 @@ test('a correction of batting turns tests back and undone lets them count; backi
   page,
 }) => {
   await openQuilt(page, 'Signal Flags');
-  await page
-    .getByRole('link', { name: /^Take in/ })
-    .first()
-    .click();
-  await page.getByRole('link', { name: 'Backing and binding' }).click();
+  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/prepare`);
   await awake(page);
   await page.getByLabel(/^Strips cut at/).fill('6 cm');
   await page.getByLabel(/, width/).fill('108');

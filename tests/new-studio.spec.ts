@@ -97,7 +97,7 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await page.reload();
     await expect(page.locator('#widths-1')).toHaveValue('41.5');
     await page.getByRole('button', { name: 'Next: What it is made of' }).click();
-    await page.getByLabel('bulky seams').check();
+    await page.getByRole('checkbox', { name: 'bulky seams' }).check();
     await page.getByLabel('Add photographs').setInputFiles('docs/screenshots/rack.png');
     await expect(page.getByRole('img', { name: 'Photograph 1' })).toBeVisible();
     await page.getByRole('button', { name: 'Next: Backing and batting' }).click();

@@ -29,7 +29,7 @@ import { readMachine } from '@/data/machines';
 import { agreeOn, clientNamed, insertQuilt } from '@/data/quilts';
 import { insertSetup } from '@/data/setups';
 import type { Sql } from '@/data/sql';
-import { copyZone, insertZone, updateZone, type ZoneWork } from '@/data/zones';
+import { copyZone, insertZone, readGeometry, setTechnique, updateZone, type ZoneWork } from '@/data/zones';
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
@@ -314,3 +314,26 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
       zone_yarn_id_fkey: ['yarnId', 'This yarn is not known any more.'],
     },
   );
+
+export class QuickToZone {
+  @FormKey() key!: string;
+  @Id('Pick the zone.') zoneId!: string;
+  @OneOf(techniques.ids, 'Pick a technique from the list.') technique!: string;
+  @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
+}
+
+/** A quick set-up becomes what a zone is quilted with; its fabrics stay, and Match takes it from there. */
+export const quickToZone = (context: Context, input: unknown): Promise<Result<{ quiltId: string }>> =>
+  save<QuickToZone, { quiltId: string }>(context, 'quick-to-zone', QuickToZone, input, async (tx, form) => {
+    const geometry = await readGeometry(tx, form.zoneId);
+    const quiltId =
+      geometry &&
+      (await setTechnique(tx, form.zoneId, {
+        technique: form.technique,
+        spacingIn: spacingFor(techniques.get(form.technique), geometry),
+        visibility: form.visibility,
+      }));
+    return quiltId
+      ? done({ quiltId })
+      : refuse('This zone is not on the map any more. Pick another.', 'zoneId');
+  });

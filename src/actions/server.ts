@@ -153,6 +153,8 @@ export const putOnFrameAction = async (input: unknown) =>
 
 export const takeInAction = async (input: unknown) =>
   afterwards('takeIn', () => quilts.takeIn(thisContext(), input));
+export const quickToZoneAction = async (input: unknown) =>
+  afterwards('quickToZone', () => quilts.quickToZone(thisContext(), input));
 export const keepZoneAction = async (input: unknown) =>
   afterwards('keepZone', () => quilts.keepZone(thisContext(), input));
 

@@ -155,3 +155,29 @@ export function zonesByQuilt(zones: readonly Zone[]): ReadonlyMap<string, Zone[]
   }
   return map;
 }
+
+/** Zones without a set-up, of the quilts due soonest. */
+export const readZonesToMatch = (
+  sql: Sql,
+  most: number,
+): Promise<{ id: string; quiltId: string; quilt: string; letter: string; name: string }[]> => sql`
+  select z.id, z.quilt_id, q.name as quilt, z.letter, z.name from zone z join quilt q on q.id = z.quilt_id
+  where q.handed_back_on is null and q.withdrawn_on is null and z.retired_at is null
+    and not exists (select from setup s where s.zone_id = z.id)
+  order by q.due_on, q.name, z.letter limit ${most}`;
+
+/** Says what is quilted in a zone; its quilt, or null when the zone is gone. */
+export async function setTechnique(
+  sql: Sql,
+  id: string,
+  work: { technique: string; spacingIn: number; visibility: Zone['visibility'] },
+): Promise<string | null> {
+  const [row] = await sql<{ quiltId: string }[]>`
+    update zone set technique = ${work.technique}, spacing_in = ${work.spacingIn}, visibility = ${work.visibility},
+      smallest_radius_in = null, length_in = null, version = version + 1
+    where id = ${id} and retired_at is null returning quilt_id`;
+  return row?.quiltId ?? null;
+}
+
+export const readGeometry = async (sql: Sql, id: string): Promise<MultiPolygon | null> =>
+  (await sql<{ geometry: MultiPolygon }[]>`select geometry from zone where id = ${id}`)[0]?.geometry ?? null;

@@ -6,12 +6,17 @@ import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
 import { readMachines, readScales } from '@/data/machines';
 import { readDrawer } from '@/data/needles';
+import { USUAL_MACHINES } from '@/core/machine/usual';
+import type { Machine } from '@/data/types';
+import { readZonesToMatch } from '@/data/zones';
 import { readPreferences } from '@/data/preferences';
 import { db } from '@/data/sql';
 import { QuickBench } from '@/ui/quick/QuickBench';
 
 export const metadata = { title: 'Quick set-up' };
 
+/** Zones offered at most: of the quilts due soonest. */
+const MOST_ZONES = 60;
 const options = (rows: readonly { id: string; label: string }[]) =>
   rows.map((r) => ({ value: r.id, label: r.label }));
 const listed = (labels: Readonly<Record<string, string>>) =>
@@ -19,11 +24,12 @@ const listed = (labels: Readonly<Record<string, string>>) =>
 
 export default async function QuickPage() {
   const sql = db();
-  const [machines, shelf, drawer, preferences] = await Promise.all([
+  const [machines, shelf, drawer, preferences, zones] = await Promise.all([
     readMachines(sql),
     keptShelf(sql),
     readDrawer(sql),
     readPreferences(sql),
+    readZonesToMatch(sql, MOST_ZONES),
   ]);
   const machine = machines[0] ?? null;
   const measured = machine ? await readScales(sql, machine.id) : [];
@@ -48,6 +54,16 @@ export default async function QuickPage() {
         uses: listed(USE_LABEL),
         wishes: listed(WISH_LABEL),
       }}
+      usual={USUAL_MACHINES.rows.map((m) => ({
+        value: m.id,
+        label: m.label,
+        machine: machineForCore({ ...(m.values as unknown as Machine), id: m.id, version: 0 }),
+      }))}
+      zones={zones.map((z) => ({
+        value: z.id,
+        quiltId: z.quiltId,
+        label: `${z.quilt}, ${z.letter} ${z.name}`,
+      }))}
       studio={{
         machine: machine && machineForCore(machine),
         threads,

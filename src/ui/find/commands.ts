@@ -5,7 +5,7 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
   {
     label: 'Shopping and winding list',
-    also: 'buy order thread bobbins needles batting backing low',
+    also: 'buy order list low lacking',
     href: '/shopping',
   },
   { label: 'Begin your studio', also: 'start demo empty machine threads first', href: '/begin' },

@@ -1,4 +1,5 @@
 'use client';
+import type { TensionSaid } from '@/core/tension/said';
 import { Download } from 'lucide-react';
 import { Link } from '@/ui/kit/Link';
 import { useState } from 'react';
@@ -7,6 +8,8 @@ import { pngOf, saveFile, svgText } from '@/ui/draw/save-drawing';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { CARD_MM, type CardFacts, settingCard } from '@/ui/print/setting-card';
+
+const said = (t: TensionSaid) => [t.big, t.unit].filter(Boolean).join(' ');
 
 /** Dots of a printer at 300 to the inch. */
 const PNG_WIDTH = Math.round((CARD_MM.width / 25.4) * 300);
@@ -49,7 +52,7 @@ export function CardDialog({
       <DrawingSvg
         drawing={settingCard(facts)}
         data="card"
-        title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, ${facts.topGf} over ${facts.bobbinGf} g`}
+        title={`Setting card of zone ${facts.letter}, ${facts.zone}: ${facts.top.name}, ${facts.needle}, ${facts.spi} per inch, top ${said(facts.topSaid)}, bobbin ${said(facts.bobbinSaid)}`}
         className="mt-3 h-auto w-full max-w-[760px]"
       />
       {problem && (

@@ -6,6 +6,7 @@ import { fibres } from '@/core/tables/fibres';
 import type { TensionSchool } from '@/core/fields/lists';
 import { tensionSaid, type TensionSaid } from '@/core/tension/said';
 import type { Cone } from '@/data/types';
+import { DropTest, dropOf } from '@/ui/kit/DropTest';
 import { Term } from '@/ui/kit/Term';
 import { Sourced } from '@/ui/kit/Sourced';
 import type { Known } from '@/core/source/known';
@@ -90,6 +91,7 @@ export function SettingCard({
           beside={(c.proven ? c.proven.over : 'set this first') + beside(bobbinSaid)}
         />
       </div>
+      {dropOf(bobbinSaid.big) && <DropTest dropIn={dropOf(bobbinSaid.big)!} />}
     </section>
   );
 }

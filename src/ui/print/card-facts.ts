@@ -5,6 +5,8 @@ import { needleName, POINT_LABEL } from '@/core/tables/needles';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import type { Settings } from '@/core/log/entry';
 import type { ZoneSettings } from '@/core/log/fold';
+import type { TensionSchool } from '@/core/fields/lists';
+import { tensionSaid } from '@/core/tension/said';
 import { gramsText } from '@/core/units/force';
 import { handSpeedOf } from '@/actions/plan';
 import { settingsBeside } from '@/actions/settings';
@@ -25,6 +27,7 @@ export function cardFacts(
   cones: ReadonlyMap<string, Cone>,
   scales: Scales = {},
   settings?: ZoneSettings,
+  school: TensionSchool = 'both',
 ): CardFacts {
   const topGf = s.provenTopGf ?? s.topGf;
   const bobbinGf = s.provenBobbinGf ?? s.bobbinGf;
@@ -42,10 +45,8 @@ export function cardFacts(
     foot: FOOT_LABEL[s.foot],
     mode: MODE_LABEL[s.mode],
     spi: String(Number(s.spi.toFixed(1))),
-    topGf: gramsText(topGf),
-    bobbinGf: gramsText(bobbinGf),
-    topPlace: placeOn(scales, 'top-dial', topGf),
-    bobbinPlace: placeOn(scales, 'bobbin-turns', bobbinGf),
+    topSaid: tensionSaid(school, 'top-dial', topGf, placeOn(scales, 'top-dial', topGf)),
+    bobbinSaid: tensionSaid(school, 'bobbin-turns', bobbinGf, placeOn(scales, 'bobbin-turns', bobbinGf)),
     speed: `${hand.toFixed(1)} in/s${s.maxInPerS > hand + 0.05 ? `, up to ${s.maxInPerS.toFixed(1)}` : ''}`,
     proven: s.provenAt !== null,
     watch: watchWords(watchFor(zone)),

@@ -1,3 +1,4 @@
+import type { TensionSaid } from '@/core/tension/said';
 import type { Drawing, Label, Mark } from '@/ui/draw/mark';
 import { mix } from '@/ui/draw/colour';
 
@@ -15,11 +16,9 @@ export interface CardFacts {
   foot: string;
   mode: string;
   spi: string;
-  topGf: string;
-  bobbinGf: string;
   /** Where dial and screw stand on this machine, where that was measured. */
-  topPlace: string | null;
-  bobbinPlace: string | null;
+  topSaid: TensionSaid;
+  bobbinSaid: TensionSaid;
   speed: string;
   proven: boolean;
   /** What to watch for in the zone, and what was set otherwise at the machine; each in one line, or nothing. */
@@ -81,9 +80,11 @@ export function settingCard(c: CardFacts): Drawing {
   put(half + 24, 360, c.mode, 30, 600, half - 60);
   put(half + 24, 404, c.speed, 26, 400, half - 60);
   const big = (x: number, value: string, unit: string, under: string) => {
-    put(x, 516, value, 84, 700, 180);
+    // Words stand smaller than figures.
+    const size = value.length > 5 ? 36 : 84;
+    put(x, 516, value, size, 700, 280);
     labels.push({
-      x: x + value.length * 84 * 0.58 + 10,
+      x: x + value.length * size * 0.58 + 10,
       y: 516,
       text: unit,
       size: 28,
@@ -94,11 +95,16 @@ export function settingCard(c: CardFacts): Drawing {
   big(LEFT, c.spi, 'per inch', 'stitch length');
   big(
     304,
-    c.topGf,
-    'g',
-    `top${c.topPlace ? `, ${c.topPlace}` : ''}, ${c.proven ? 'tested' : 'to be tested first'}`,
+    c.topSaid.big,
+    c.topSaid.unit,
+    `top${c.topSaid.beside ? `, ${c.topSaid.beside}` : ''}, ${c.proven ? 'tested' : 'to be tested first'}`,
   );
-  big(604, c.bobbinGf, 'g', `bobbin${c.bobbinPlace ? `, ${c.bobbinPlace}` : ', set this first'}`);
+  big(
+    604,
+    c.bobbinSaid.big,
+    c.bobbinSaid.unit,
+    `bobbin${c.bobbinSaid.beside ? `, ${c.bobbinSaid.beside}` : ', set this first'}`,
+  );
   const line = [c.otherwise, c.watch && `Watch for: ${c.watch}`].filter(Boolean).join(' · ');
   if (line) put(LEFT, 582, line, 20, 600, W - 2 * LEFT);
   return { width: W, height: H, marks, labels };

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { beginIntakeAction } from '@/actions/server';
+import { beginIntakeAction, quickToZoneAction } from '@/actions/server';
 import type { QuickAnswer, QuickAsk, QuickStudio } from '@/core/match/quick';
 import type { MeasuredScale } from '@/core/machine/scales';
 import { predicted } from '@/core/source/known';
@@ -12,6 +12,7 @@ import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Field, TextField } from '@/ui/kit/Field';
 import { Problems } from '@/ui/kit/Problems';
+import { DropTest, dropOf } from '@/ui/kit/DropTest';
 import { Term } from '@/ui/kit/Term';
 import { SourceKey, Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
@@ -34,14 +35,28 @@ export function QuickBench({
   first,
   lists,
   studio,
+  usual,
+  zones,
 }: {
   first: QuickAsk;
   lists: QuickLists;
   studio: Omit<QuickStudio, 'scales'> & { measured: readonly MeasuredScale[] };
+  /** Machines of the usual kinds, to pick from while the studio has none. */
+  usual: readonly (Option & { machine: NonNullable<QuickStudio['machine']> })[];
+  /** Zones that wait for a set-up. */
+  zones: readonly (Option & { quiltId: string })[];
 }) {
   const router = useRouter();
   const [ask, setAsk] = useState(first);
-  const { answer, problem } = useQuick({ ask, studio });
+  const [kind, setKind] = useState('');
+  const [zoneId, setZone] = useState(zones[0]?.value ?? '');
+  const machine = studio.machine ?? usual.find((u) => u.value === kind)?.machine ?? null;
+  const { answer, problem } = useQuick({ ask, studio: { ...studio, machine } });
+  const intoZone = useActionForm(quickToZoneAction, ({ quiltId }) =>
+    router.push(
+      `/quilts/${quiltId}/match?zone=${zoneId}${studio.threads.some((t) => t.id === ask.thread) ? `&topId=${ask.thread}` : ''}`,
+    ),
+  );
   const begin = useActionForm(beginIntakeAction, ({ id }) => router.push(`/take-in/${id}`));
   const set = (part: Partial<QuickAsk>) => setAsk((now) => ({ ...now, ...part }));
   const told = answer?.ok ? answer.value : null;
@@ -94,12 +109,21 @@ export function QuickBench({
           />
           <details>
             <summary className="min-h-11 cursor-pointer py-2.5 font-medium">
-              Backing, use, how it should look
+              Backing, use, how it should look{studio.machine ? '' : ', machine'}
             </summary>
             <div className="space-y-3">
               {pick('backing', 'Backing', lists.fabrics)}
               {pick('use', 'For', lists.uses)}
               {pick('visibility', 'The quilting should', lists.wishes)}
+              {!studio.machine && (
+                <Pick
+                  id="quick-machine"
+                  label="Machine most like yours"
+                  options={[{ value: '', label: 'a longarm of the usual kind' }, ...usual]}
+                  value={kind}
+                  onChange={setKind}
+                />
+              )}
             </div>
           </details>
         </form>
@@ -137,7 +161,28 @@ export function QuickBench({
                 <Button onClick={() => window.print()}>Print</Button>
                 {studio.threads.length === 0 && <ButtonLink href="/shelf">Add your threads</ButtonLink>}
               </div>
-              <Problems problems={begin.problems} />
+              {zones.length > 0 && (
+                <div className="mt-3 flex flex-wrap items-end gap-3 print:hidden">
+                  <div className="w-[320px] max-w-full">
+                    <Pick
+                      id="quick-zone"
+                      label="Or for a zone that waits"
+                      options={zones}
+                      value={zoneId}
+                      onChange={setZone}
+                    />
+                  </div>
+                  <Button
+                    disabled={intoZone.pending}
+                    onClick={() =>
+                      intoZone.send({ zoneId, technique: ask.technique, visibility: ask.visibility })
+                    }
+                  >
+                    Use it there
+                  </Button>
+                </div>
+              )}
+              <Problems problems={[...begin.problems, ...intoZone.problems]} />
             </>
           ) : null}
         </section>
@@ -221,6 +266,7 @@ function Card({ told }: { told: QuickAnswer }) {
           </div>
         ))}
       </dl>
+      {dropOf(told.bobbinWords) && <DropTest dropIn={dropOf(told.bobbinWords)!} />}
       <div className="mt-4 grid gap-x-8 gap-y-4 md:grid-cols-2">
         <section aria-label="Watch for">
           <h3 className="text-16">Watch for</h3>

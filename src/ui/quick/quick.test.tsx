@@ -33,6 +33,8 @@ const bench = (studio: Partial<QuickQuestion['studio']> = {}) =>
         uses: list(['bed', 'Bed quilt'], ['baby', 'Baby quilt']),
         wishes: list(['texture', 'be texture'], ['show', 'show']),
       }}
+      usual={[]}
+      zones={[]}
       studio={{ machine: null, threads: [], needles: [], tensionSchool: 'both', measured: [], ...studio }}
     />,
   );

@@ -126,6 +126,7 @@ export default async function MatchPage(props: QuiltPageProps) {
                   new Map(shelf.map((c) => [c.id, c])),
                   scales,
                   settings.get(zone.id),
+                  sources.preferences.tensionSchool,
                 )
               : null
           }

@@ -286,7 +286,7 @@ function order({ view, steps }: Loaded) {
   );
 }
 
-function cards({ view, machine, scales, settings }: Loaded) {
+function cards({ view, machine, scales, settings, preferences }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -296,7 +296,16 @@ function cards({ view, machine, scales, settings }: Loaded) {
         <DrawingSvg
           key={z.id}
           drawing={settingCard(
-            cardFacts(view.setups.get(z.id)!, z, view.quilt, machine, cones, scales, settings.get(z.id)),
+            cardFacts(
+              view.setups.get(z.id)!,
+              z,
+              view.quilt,
+              machine,
+              cones,
+              scales,
+              settings.get(z.id),
+              preferences.tensionSchool,
+            ),
           )}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
           className="h-auto w-full break-inside-avoid print:h-[62mm]"
