@@ -123,7 +123,7 @@ export function calendarIcs(view: CalendarView): string {
       allDay: true,
       timezone: 'UTC',
       summary: `${j.quilt.name} on ${machine(j.machineId)}`,
-      description: `${j.quilt.client}. About ${j.hours.mid.toFixed(1)} h at the frame; done by ${dateOfDay(j.sureDay)} four times in five.`,
+      description: `${j.quilt.client}. About ${j.hours.mid.toFixed(1)} h at the frame; done by ${dateOfDay(j.sureDay)} 8 times in 10.`,
     });
     cal.createEvent({
       id: `${j.id}-due@tidy-spool`,
@@ -146,7 +146,7 @@ export const calendarCsv = (view: CalendarView): string =>
       'Hours left': j.hours.mid.toFixed(1),
       'On the frame from': dateOfDay(j.startDay),
       Until: dateOfDay(j.endDay),
-      'Four in five by': dateOfDay(j.sureDay),
+      '8 in 10 by': dateOfDay(j.sureDay),
       Promised: j.quilt.dueOn,
       'Chance %': Math.round(j.chance * 100),
     })),

@@ -45,7 +45,7 @@ export interface AskedDay {
   hours: Range;
   /** Minutes to set right what was found, before it goes on the frame. */
   mendMinutes: number;
-  /** The day kept nine times in ten. */
+  /** The day kept 9 times in 10. */
   day: string;
   asked: { day: string; chance: number };
   rush: { chance: number; moves: { name: string; before: number; after: number }[]; allowed: boolean };

@@ -69,7 +69,7 @@ export async function RatesPart({ filter }: { filter: BookFilter }) {
         <>
           <RateBars bars={bars.map((b) => ({ ...b, href: addressOf(filter, { of: b.id }) }))} />
           <p className="mt-1 text-13 text-ink2">
-            The line is the range nine times in ten; the upright mark the studio’s own mean,{' '}
+            The line is the range 9 times in 10; the upright mark the studio’s own mean,{' '}
             <Sourced of={learned(null)}>{bars[0]!.mean.toFixed(1)}</Sourced>. Where ranges overlap, none is
             better: those stand by name.
           </p>
@@ -126,7 +126,7 @@ export async function SincePart({ filter }: { filter: BookFilter }) {
             <Sourced of={learned(null)}>{rate(change.before)}</Sourced>. That the rate changed is{' '}
             <b>{Math.round(100 * shownChance(change.p))} %</b> sure; between{' '}
             {format(stretches[change.from]!.at, 'd MMM')} and{' '}
-            {format(stretches[Math.min(change.to, stretches.length - 1)]!.at, 'd MMM')} four times in five.
+            {format(stretches[Math.min(change.to, stretches.length - 1)]!.at, 'd MMM')} 8 times in 10.
           </p>
           <ul className="mt-1 list-disc pl-5">
             {changedWith(stretches, change.at, THINGS).map((c) => (

@@ -20,7 +20,7 @@ export interface Scheduled extends Omit<Job, 'steps'> {
   /** Middle and 80 % range of hours at the frame that are left. */
   hours: Range;
   startDay: number;
-  /** Day it is done by, in the middle case and four times in five. */
+  /** Day it is done by, in the middle case and 8 times in 10. */
   endDay: number;
   sureDay: number;
   /** Chance that it is done by the day promised, 1 % to 99 %. */
@@ -115,7 +115,7 @@ export const KEPT_CHANCE = 0.8;
 export interface DayOffer {
   /** Hours at the frame it takes. */
   hours: Range;
-  /** First day that is kept nine times in ten when it waits its turn, grace in it. */
+  /** First day that is kept 9 times in 10 when it waits its turn, grace in it. */
   day: number;
   /** Chance of the day that was asked for, in its turn. */
   chance: number;

@@ -59,7 +59,7 @@ export interface Prediction {
   sd: number;
   /** How many searches bear on any part of it. */
   searches: number;
-  /** Test rounds it is likely to take, four times in five. */
+  /** Test rounds it is likely to take, 8 times in 10. */
   roundsLow: number;
   roundsHigh: number;
 }

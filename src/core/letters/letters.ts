@@ -37,7 +37,7 @@ export interface LetterFacts {
   begun: boolean;
   /** The day the letter is written, yyyy-mm-dd. */
   today: string;
-  /** Day it will be ready nine times in ten now; for a day that moved. */
+  /** Day it will be ready 9 times in 10 now; for a day that moved. */
   newDay: string | null;
   measures: string | null;
   mended: readonly string[];
@@ -130,9 +130,7 @@ const WRITE: Readonly<Record<LetterKind, (f: LetterFacts) => Written>> = {
     subject: `${f.quilt}: the day has moved`,
     paragraphs: [
       `We promised ${f.quilt} for ${day(f.dueOn)}.`,
-      ...(f.newDay
-        ? [`As the work stands now it will be ready by ${day(f.newDay)}, nine times in ten.`]
-        : []),
+      ...(f.newDay ? [`As the work stands now it will be ready by ${day(f.newDay)}, 9 times in 10.`] : []),
       'We are sorry. Please tell us whether that will do.',
     ],
     missing: f.newDay === null ? 'It is not on the calendar any more.' : null,

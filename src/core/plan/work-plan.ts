@@ -120,7 +120,7 @@ const RULER_REACH_IN = 6;
 const ROLLED_SHARE = 0.8;
 /** Spread of thread used about the model, as a share (judgement). */
 const USE_SPREAD = 0.12;
-/** The same four times in five. */
+/** The same 8 times in 10. */
 export const USE_SPREAD_80 = Z80 * USE_SPREAD;
 
 /** Thickness of the quilt as it lies on the roll, mm. */

@@ -135,3 +135,6 @@ export function meaningOf(word: string): GlossaryTerm {
   if (!found) throw new CoreError('unknown-id', `“${word}” stands in no glossary.`, 'word');
   return found;
 }
+
+/** A word's entry; undefined for a word that needs none. */
+export const termOf = (word: string): GlossaryTerm | undefined => byName.get(word.toLowerCase());

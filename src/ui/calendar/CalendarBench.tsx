@@ -77,7 +77,7 @@ export function CalendarBench({
         {late.length > 0 && (
           <b className="text-madder">
             {' '}
-            {late.length} {late.length === 1 ? 'promise is' : 'promises are'} less sure than four in five.
+            {late.length} {late.length === 1 ? 'promise is' : 'promises are'} less sure than 8 in 10.
           </b>
         )}
       </p>
@@ -125,7 +125,9 @@ export function CalendarBench({
                         {show(d, 'EEEEE')}
                         <br />
                         {show(d, 'd')}
-                        {(i === 0 || show(d, 'd') === '1') && ` ${show(d, 'MMM')}`}
+                        {/* Two months beside each other would run into one. */}
+                        {(show(d, 'd') === '1' || (i === 0 && show(d + 1, 'd') !== '1')) &&
+                          ` ${show(d, 'MMM')}`}
                       </span>
                     </div>
                   ))}
@@ -153,13 +155,13 @@ export function CalendarBench({
       })}
       <ul className="mt-3 flex flex-wrap gap-5 text-13 text-ink2">
         <li>stretch: likely at the frame</li>
-        <li>dashed end: done by then four times in five</li>
+        <li>dashed end: done by then 8 times in 10</li>
         <li>flag: the day promised</li>
       </ul>
       {open && (
         <RecordDialog
           title={open.quilt.name}
-          about={`${open.quilt.client}. Likely done ${show(open.endDay, 'EEE d MMM')}, four times in five by ${show(open.sureDay, 'EEE d MMM')}.`}
+          about={`${open.quilt.client}. Likely done ${show(open.endDay, 'EEE d MMM')}, 8 times in 10 by ${show(open.sureDay, 'EEE d MMM')}.`}
           onClose={() => setOpen(null)}
           specs={[
             {

@@ -50,7 +50,7 @@ test('each quilt says when it is done, when it is promised, and how likely that 
   expect(screen.getByText(/30 hours at the frame a week/)).toBeInTheDocument();
 });
 test.each([
-  [0.79, /1 promise is less sure than four in five/],
+  [0.79, /1 promise is less sure than 8 in 10/],
   [0.81, null],
 ])('a chance of %d', (chance, words) => {
   const { container } = bench(job({ chance }));
@@ -78,7 +78,7 @@ test('opened, its dates can be changed; a promise left alone is not sent', async
   bar().focus();
   await userEvent.keyboard('{Enter}');
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
-  expect(dialog).toHaveTextContent('Likely done Sun 29 Nov, four times in five by Tue 1 Dec.');
+  expect(dialog).toHaveTextContent('Likely done Sun 29 Nov, 8 times in 10 by Tue 1 Dec.');
   await fill(within(dialog).getByLabelText(/^May begin/), '2026-12-01');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
   expect(lastSent(actions.setDaysAction)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });

@@ -12,6 +12,7 @@ import { type Shine, SHINE_LABEL, SHINES, type Weave, WEAVE_LABEL, WEAVES } from
 import { fabrics } from '@/core/tables/fabrics';
 import { POINT_LABEL } from '@/core/tables/needles';
 import { FOOT_LABEL } from '@/core/tables/techniques';
+import { Explained } from '@/ui/kit/Explained';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Field, TextField } from '@/ui/kit/Field';
@@ -250,7 +251,9 @@ function CarefulSetup({
             ] as const
           ).map(([label, value]) => (
             <div key={label}>
-              <dt className="text-13 text-ink2">{label}</dt>
+              <dt className="text-13 text-ink2">
+                <Explained word={label} />
+              </dt>
               <dd className="font-semibold">
                 <Sourced of={predicted(value)}>{value}</Sourced>
               </dd>

@@ -20,7 +20,7 @@ export function heldWords({ held, widening }: Pick<LearnedView, 'held' | 'wideni
       : widening < 1
         ? ` They are narrowed to ${widening.toFixed(1)} from now on.`
         : '';
-  return `Held against the log: ${held.inside} of the last ${held.bands} bands that should hold four times in five did.${rest}`;
+  return `Held against the log: ${held.inside} of the last ${held.bands} bands that should hold 8 times in 10 did.${rest}`;
 }
 
 /** What the studio's own log taught: the balance of its machine and threads, and the pace of its hands. */
@@ -38,8 +38,8 @@ export function LearnedBench({ tension, held, widening, searches, hours, steps }
           <>
             <p className="mt-1">
               What each does to the balance ratio, from {searches.length}{' '}
-              {searches.length === 1 ? 'search' : 'searches'}; the bar holds four times in five, the number is
-              how many searches it rests on. {heldWords({ held, widening })}
+              {searches.length === 1 ? 'search' : 'searches'}; the bar holds 8 times in 10, the number is how
+              many searches it rests on. {heldWords({ held, widening })}
             </p>
             <DrawingSvg
               drawing={effectDots(tension)}

@@ -64,7 +64,7 @@ export function ThreadTable({
         })}
       </tbody>
       <caption className="caption-bottom pt-1.5 text-left text-13 text-ink2">
-        Metres hold within {Math.round(USE_SPREAD_80 * 100)} % four times in five.
+        Metres hold within {Math.round(USE_SPREAD_80 * 100)} % 8 times in 10.
       </caption>
     </table>
   );

@@ -29,8 +29,8 @@ test('a card says everything that is set, in words that are read at arm’s leng
     foot: 'Ruler foot',
     mode: 'keeps sewing when you pause',
     spi: '11.5',
-    topGf: '84',
-    bobbinGf: '17',
+    topSaid: { big: '84', unit: 'g', beside: '' },
+    bobbinSaid: { big: '17', unit: 'g', beside: '' },
     speed: '1.5 in/s, up to 2.8',
     proven: false,
   });
@@ -57,7 +57,7 @@ test('what a test proved stands in place of the guess', () => {
     aMachine(),
     cones,
   );
-  expect(proven).toMatchObject({ topGf: '92', bobbinGf: '18', proven: true });
+  expect(proven).toMatchObject({ topSaid: { big: '92' }, bobbinSaid: { big: '18' }, proven: true });
   expect(settingCard(proven).labels.map((l) => l.text)).toContain('top, tested');
 });
 
@@ -173,4 +173,10 @@ test('what to watch for and what was set otherwise at the machine stand on it', 
       .labels.map((l) => l.text)
       .at(-1),
   ).toMatch(/^At the machine: .* · Watch for: Mark/);
+});
+
+test('a studio without a gauge reads no grams first', () => {
+  const card = cardFacts(setup, aZone(), aQuilt(), aMachine(), cones, {}, undefined, 'dial');
+  expect(card.bobbinSaid).toMatchObject({ big: expect.stringMatching(/^drop test/), unit: '' });
+  expect(settingCard(card).labels.map((l) => l.text)).toContain(card.topSaid.big);
 });

@@ -7,6 +7,7 @@ import { countConeAction, editManyAction, readConeUsesAction } from '@/actions/s
 import { fibres } from '@/core/tables/fibres';
 import { inEveryCount } from '@/core/thread/describe';
 import type { Cone, ConeUse } from '@/data/types';
+import { Explained } from '@/ui/kit/Explained';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { RecordForm } from '@/ui/kit/RecordForm';
@@ -97,7 +98,9 @@ export function ConePanel({
           <dl className="mt-3 border-t">
             {facts.map(([k, v]) => (
               <div key={k} className="flex gap-3 border-b py-1.5">
-                <dt className="w-32 shrink-0 text-ink2">{k}</dt>
+                <dt className="w-32 shrink-0 text-ink2">
+                  <Explained word={k} />
+                </dt>
                 <dd>{v}</dd>
               </div>
             ))}

@@ -102,7 +102,7 @@ describe('the talk', () => {
       step: 1,
       data: { name: 'Tern' },
     });
-    expect(await screen.findByText('kept')).toBeInTheDocument();
+    expect(await screen.findByText('saved')).toBeInTheDocument();
   });
   test('each step is kept at once, with the version the last one answered', async () => {
     talk();

@@ -8,6 +8,7 @@ import { chooseWholeAction } from '@/actions/server';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
 import { isWhole, type Listed, useRest } from '@/ui/kit/use-rest';
 import { unpack } from '@/ui/kit/pack';
+import { Explained } from '@/ui/kit/Explained';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Problems } from '@/ui/kit/Problems';
@@ -213,7 +214,9 @@ function Count({
 }) {
   return (
     <div className={`py-2 ${first ? 'pr-4' : 'px-4'}`}>
-      <dt className="text-13 text-ink2">{label}</dt>
+      <dt className="text-13 text-ink2">
+        <Explained word={label} />
+      </dt>
       <dd>
         <Sourced of={predicted(null)}>
           <b className="text-32 leading-none">{now}</b>

@@ -11,6 +11,7 @@ import { usualValues } from '@/core/fields/stored';
 import { FOOT_LABEL } from '@/core/tables/techniques';
 import type { Machine, StoredCalibration } from '@/data/types';
 import type { CalibrationKind } from '@/core/fields/lists';
+import { Explained } from '@/ui/kit/Explained';
 import { Button } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { formFields } from '@/ui/kit/form-fields';
@@ -56,7 +57,9 @@ export function MachineBench({
               <dl className="mt-2 grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
                 {facts(m).map(([k, v]) => (
                   <div key={k} className="flex gap-3 border-b py-1.5">
-                    <dt className="w-32 shrink-0 text-ink2">{k}</dt>
+                    <dt className="w-32 shrink-0 text-ink2">
+                      <Explained word={k} />
+                    </dt>
                     <dd>{v}</dd>
                   </div>
                 ))}

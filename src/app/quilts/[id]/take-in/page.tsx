@@ -21,6 +21,7 @@ import { readYarns } from '@/data/yarns';
 import { db } from '@/data/sql';
 import type { Quilt } from '@/data/types';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { Explained } from '@/ui/kit/Explained';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Conditions } from '@/ui/take-in/Conditions';
 import { Corrections, type ShownCorrection } from '@/ui/take-in/Corrections';
@@ -218,7 +219,9 @@ function Facts({ facts }: { facts: readonly Fact[] }) {
     <dl className="border-t-2 border-ink">
       {facts.map(([k, v]) => (
         <div key={k} className="flex gap-4 border-b py-1.5">
-          <dt className="w-28 shrink-0 text-ink2">{k}</dt>
+          <dt className="w-28 shrink-0 text-ink2">
+            <Explained word={k} />
+          </dt>
           <dd className="font-semibold whitespace-pre-line">{v}</dd>
         </div>
       ))}
