@@ -1,4 +1,7 @@
 import { getMetadataStorage } from 'class-validator';
+import { problemOf } from '@/core/fields/field';
+import { CLIENT, QUILT } from '@/core/fields/quilt';
+import { Fields } from './rules';
 import * as everyForm from './server';
 import { check } from './validate';
 
@@ -47,4 +50,43 @@ test.each([
     expect([at, said.length > 0]).toEqual([at, true]);
     for (const p of said) expect(p.message).not.toMatch(/must be|each value|nested property/);
   }
+});
+
+/** What a form says of a value before it is sent is what the server says of it. */
+describe('at the box and at the door the same is said', () => {
+  @Fields(QUILT)
+  class OfQuilt {}
+  @Fields(CLIENT)
+  class OfClient {}
+  const sound = {
+    name: 'A',
+    use: 'bed',
+    widthsIn: [50, 50, 50],
+    lengthsIn: [50, 50, 50],
+    dueOn: '2026-12-12',
+    battingId: '00000000-0000-7000-8000-000000000001',
+    backingId: '00000000-0000-7000-8000-000000000001',
+    prewash: false,
+  };
+  test.each<[string, unknown]>([
+    ['backingClothIn', 5],
+    ['backingClothIn', 'wide'],
+    ['backingClothIn', 108],
+    ['widthsIn', [50, 50]],
+    ['widthsIn', [50, 50, 900]],
+    ['widthsIn', [50, 'x', 50]],
+    ['wishes', 'x'.repeat(2001)],
+    ['email', 'nan at harbour'],
+    ['email', 'nan@harbour.example'],
+    ['phone', '+1 (555) 010-20'],
+    ['phone', 'call me'],
+  ])('%s: %p', async (id, value) => {
+    const field = [...QUILT, ...CLIENT].find((f) => f.id === id)!;
+    const ofClient = CLIENT.some((f) => f.id === id);
+    const r = await check(
+      ofClient ? OfClient : OfQuilt,
+      ofClient ? { [id]: value } : { ...sound, [id]: value },
+    );
+    expect(problemOf(field, value)).toBe(r.ok ? null : r.problems[0]!.message);
+  });
 });

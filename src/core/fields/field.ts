@@ -98,6 +98,31 @@ export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>)
 export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice[] =>
   rows.map((r) => ({ value: r.id, label: r.label }));
 
+const NUMBERS: readonly FieldKind[] = ['number', 'whole', 'inches', 'mm', 'metres', 'grams', 'money'];
+
+/**
+ * What is wrong with one value as it is typed, in the words the server would say; null when it may pass, and while nothing
+ * is given. What a field asks beside its kind, range and look is only known where it is stored.
+ */
+export function problemOf(f: Field, value: unknown): string | null {
+  if (value === null || value === undefined || value === '') return null;
+  const outside = (v: number) => f.range !== undefined && (v < f.range[0] || v > f.range[1]);
+  if (NUMBERS.includes(f.kind)) {
+    if (typeof value !== 'number') return `${f.noun ?? f.label}: give a number.`;
+    if (f.kind === 'whole' && !Number.isInteger(value)) return `${f.noun ?? f.label}: give a whole number.`;
+    return outside(value) ? rangeWords(f) : null;
+  }
+  if (f.kind === 'numbers' && Array.isArray(value)) {
+    if (f.count && (value.length < f.count[0] || value.length > f.count[1])) return f.ask ?? rangeWords(f);
+    if (value.some((v) => typeof v !== 'number'))
+      return `${(f.noun ?? f.label).replace(/,$/u, '')}: give numbers.`;
+    return value.some((v) => outside(v as number)) ? rangeWords(f) : null;
+  }
+  if (typeof value !== 'string') return null;
+  if (f.most !== undefined && value.length > f.most) return `Keep it under ${f.most} letters.`;
+  return f.looks && value.trim() !== '' && !f.looks.like.test(value.trim()) ? f.looks.else : null;
+}
+
 type ValueOf<F extends Field> = F['kind'] extends 'yes'
   ? boolean
   : F['kind'] extends 'checks' | 'hexes'

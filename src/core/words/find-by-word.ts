@@ -10,7 +10,7 @@ const SPELT: readonly (readonly [RegExp, string])[] = [
   [/mould/gu, 'mold'],
 ];
 /** Under so many letters a wrong one makes another word. */
-const LEAST_FOR_A_SLIP = 4;
+const LEAST_FOR_A_SLIP = 5;
 
 /** A word or phrase as it is compared: without case, accents, hyphens, spaces, plural, or a second spelling. */
 export const wordKey = (text: string): string =>

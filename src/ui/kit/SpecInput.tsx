@@ -1,9 +1,10 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { patiently } from '@/ui/kit/patiently';
 import { ColourField } from './ColourField';
 import { TextArea, TextField } from './Field';
-import { type FieldSpec, understood, type Values } from './field-spec';
+import { type FieldSpec, typedProblem, understood, type Values } from './field-spec';
 
 // What draws a list of choices comes with the first field that has one.
 const HexList = dynamic(() => patiently(() => import('./HexList')).then((m) => m.HexList));
@@ -14,7 +15,7 @@ export function SpecInput({
   spec,
   value,
   onChange,
-  error,
+  error: said,
   id = `field-${spec.name}`,
 }: {
   spec: FieldSpec;
@@ -24,12 +25,17 @@ export function SpecInput({
   onChange: (value: Values[string]) => void;
   error?: string;
 }) {
+  const [left, setLeft] = useState(false);
   const hint = understood(spec, value) ?? spec.hint;
+  // Said when the box is left, not while one still types; what the server said stands until it is sent again.
+  const error = said ?? (left ? (typedProblem(spec, value) ?? undefined) : undefined);
   const common = { id, label: spec.label, hint, error };
   const typed = (e: { target: { value: string } }) => onChange(e.target.value);
   switch (spec.kind) {
     case 'long':
-      return <TextArea {...common} rows={2} value={String(value)} onChange={typed} />;
+      return (
+        <TextArea {...common} rows={2} value={String(value)} onChange={typed} onBlur={() => setLeft(true)} />
+      );
     case 'choice':
       return <Choice {...common} value={String(value)} onChange={onChange} options={spec.options ?? []} />;
     case 'hex':
@@ -58,6 +64,7 @@ export function SpecInput({
           inputMode={spec.kind === 'number' ? 'decimal' : undefined}
           value={String(value)}
           onChange={typed}
+          onBlur={() => setLeft(true)}
           list={spec.suggest && `${common.id}-words`}
           suggest={spec.suggest}
         />

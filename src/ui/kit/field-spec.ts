@@ -26,6 +26,8 @@ export interface FieldSpec {
     /** Whole minor units of `currency`. */
     | 'money';
   currency?: string;
+  /** What is wrong with it as it would be sent; said when the box is left. */
+  check?: (sent: unknown) => string | null;
   hint?: string;
   options?: readonly { value: string; label: string }[];
   /** Words offered while typing. */
@@ -109,6 +111,10 @@ function sent(spec: FieldSpec, value: Values[string]): unknown {
   if (spec.kind === 'hex' || spec.kind === 'date') return value === '' ? null : value;
   return value;
 }
+
+/** What is wrong with a value as it is typed; null when it may pass. */
+export const typedProblem = (spec: FieldSpec, value: Values[string]): string | null =>
+  spec.check?.(sent(spec, value)) ?? null;
 
 /** A record as a form shows it. */
 export const toForm = (specs: readonly FieldSpec[], record: object): Values =>

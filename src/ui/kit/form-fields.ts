@@ -1,4 +1,4 @@
-import type { Field } from '@/core/fields/field';
+import { type Field, problemOf } from '@/core/fields/field';
 import type { FieldSpec } from './field-spec';
 
 type Option = { value: string; label: string };
@@ -25,6 +25,7 @@ export const formFields = (
       return {
         name: f.id,
         label: f.label,
+        check: (value) => problemOf(f, value),
         kind: OF[f.kind] ?? (f.kind as FieldSpec['kind']),
         hint: f.hint,
         wide: f.wide,

@@ -1,5 +1,6 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { AskedDay } from '@/actions/offer-day';
 import * as actions from '@/actions/server';
 import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
@@ -83,6 +84,39 @@ describe('the talk', () => {
         currency="EUR"
       />,
     );
+  const asked: AskedDay = {
+    hours: { low: 2, mid: 2.5, high: 3.2 },
+    mendMinutes: 12,
+    day: '2026-12-18',
+    asked: { day: '2026-12-24', chance: 0.97 },
+    rush: { chance: 0.99, moves: [], allowed: true },
+  };
+  const dayAsked = (part: Partial<AskedDay> = {}) =>
+    jest.mocked(actions.askDayAction).mockResolvedValue({ ok: true, value: { ...asked, ...part } });
+  beforeEach(() => dayAsked());
+  test('the day that can be promised stands there, and one press promises it', async () => {
+    talk({}, 5);
+    const ready = await screen.findByText(/By Fri 18 Dec: 9 in 10/);
+    expect(ready.closest('section')).toHaveTextContent('2.0 to 3.2 h at the frame, 12 min to set right');
+    await press('Promise Fri 18 Dec');
+    expect(screen.getByLabelText('Promised for')).toHaveValue('2026-12-18');
+  });
+  test('a day too near says what a rush would take, and whom it moves', async () => {
+    dayAsked({
+      asked: { day: '2026-12-24', chance: 0.4 },
+      rush: { chance: 0.7, moves: [{ name: 'Salt Pans', before: 0.95, after: 0.6 }], allowed: false },
+    });
+    talk({}, 5);
+    expect(await screen.findByText(/as it stands above: 4 in 10.*Ask that client first/)).toBeInTheDocument();
+    expect(screen.getByText('Salt Pans: 9 in 10 → 6 in 10')).toBeInTheDocument();
+  });
+  test('a wrong address is said as the box is left, not at the end', async () => {
+    talk();
+    await fill(screen.getByLabelText('E-mail'), 'nan at harbour');
+    expect(screen.queryByText(/Write the address/)).toBeNull();
+    await userEvent.tab();
+    expect(screen.getByText(/Write the address like/)).toBeInTheDocument();
+  });
   beforeEach(() =>
     jest
       .mocked(actions.keepIntakeAction)
