@@ -104,7 +104,7 @@ export function FaultBench({
               ) : (
                 <>
                   <p className="text-13 text-ink2">
-                    {rather ? 'You would rather check' : 'Tells most a minute'} · about {check.minutes} min
+                    {rather ? 'Your check' : 'Best next check'} · about {check.minutes} min
                     {check.tools.length > 0 && ` · ${check.tools.join(', ')}`}
                   </p>
                   <h3 className="mt-0.5 text-20">{check.label}</h3>
@@ -114,10 +114,15 @@ export function FaultBench({
                     ))}
                   </ol>
                   {check.safety && <p className="mt-1 font-medium text-weld-text">{check.safety}</p>}
-                  <div role="group" aria-label="What it told" className="mt-2 flex flex-wrap gap-2">
+                  <div
+                    role="group"
+                    aria-label="What it told"
+                    className={`mt-2 grid gap-2 ${check.outcomes.length === 3 ? 'sm:grid-cols-3' : 'sm:grid-cols-2'}`}
+                  >
                     {check.outcomes.map((o) => (
                       <Button
                         key={o.id}
+                        className="!px-2"
                         disabled={answer.pending}
                         onClick={() => send({ done: [...evidence.done, { check: check.id, outcome: o.id }] })}
                       >

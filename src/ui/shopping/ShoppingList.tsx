@@ -64,6 +64,13 @@ export function ShoppingList({ lines }: { lines: readonly ListedLine[] }) {
   );
 }
 
+/** By when a line is to be done, in a few words. */
+function whenWords({ late, act, orderOn, neededOn }: ListedLine): string {
+  if (late) return act === 'buy' ? 'order now' : 'now';
+  if (orderOn) return `order by ${day(orderOn)}`;
+  return neededOn ? `by ${day(neededOn)}` : 'runs low';
+}
+
 function Lines({
   lines,
   mark,
@@ -75,11 +82,7 @@ function Lines({
     <ul className="mt-3 border-t-2 border-ink">
       {lines.map((l) => {
         const [word, Sign] = ACT[l.act];
-        const by = l.orderOn
-          ? `order by ${day(l.orderOn)}`
-          : l.neededOn
-            ? `by ${day(l.neededOn)}`
-            : 'runs low';
+        const by = whenWords(l);
         return (
           <li
             key={l.key}
