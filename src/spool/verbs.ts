@@ -16,6 +16,7 @@ import { usage } from '@/core/usage/usage';
 import { FAULT_VERBS } from './fault-verbs';
 import { LEARNING_VERBS } from './learning-verbs';
 import { MATCH_VERBS } from './match-verbs';
+import { MOTIF_VERBS } from './motif-verbs';
 import { PATTERN_VERBS } from './pattern-verbs';
 import * as s from './schema-parts';
 import { type Verb, verb } from './verb';
@@ -173,6 +174,7 @@ export const VERBS: Record<string, Verb> = {
   ...LEARNING_VERBS,
   ...FAULT_VERBS,
   ...PATTERN_VERBS,
+  ...MOTIF_VERBS,
   density: verb(
     'line density, sewn length and open gaps of zones against the batting',
     s.object({
