@@ -17,6 +17,8 @@ test('a bundle with everything wrong in it is taken in, corrected, undone, withd
   await page.goto('/take-in');
   await awake(page);
   await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByLabel('The quilt’s name')).toBeVisible();
+  await awake(page);
   await page.getByLabel('Client, new or known').fill('Nan Teler');
   await page.getByLabel('The quilt’s name').fill('Crab Pots');
   await page.getByLabel('E-mail').fill('nan at harbour');

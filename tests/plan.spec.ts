@@ -149,7 +149,7 @@ test('the calendar: moved with the arrows, promised anew, out as iCalendar and C
   expect(ics).toContain('BEGIN:VCALENDAR');
   expect(ics).toContain('SUMMARY:Lantern Row promised to Piers Amadi');
   const csv = await (await request.get('/calendar/file?as=csv')).text();
-  expect(csv).toContain('Four in five by');
+  expect(csv).toContain('8 in 10 by');
 });
 
 test('every sheet prints black on white', async ({ page }) => {

@@ -51,8 +51,8 @@ test('every setting of the studio changes what the pages say', async () => {
     };
     const idle: string[] = [];
     for (const f of PREFERENCES) {
-      // Names say nothing else; whether a label rules shows only on rare cones, and is proven by the needle’s own test.
-      if (['name', 'town', 'labelRule'].includes(f.id)) continue;
+      // Names say nothing else, a currency only where money is noted (correct.spec has it); whether a label rules shows only on rare cones, and is proven by the needle’s own test.
+      if (['name', 'town', 'currency', 'labelRule'].includes(f.id)) continue;
       const column = snake(f.id);
       const own = now![column] as unknown;
       const others: unknown[] = f.choices

@@ -122,6 +122,7 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
       visibility: 'texture',
       softness: null,
       retraced: null,
+      role: null,
       yarn: null,
       fabrics: [PLAIN],
       features: [],

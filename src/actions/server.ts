@@ -15,6 +15,7 @@ import * as handBacks from './hand-back';
 import * as intakes from './intakes';
 import * as machines from './machines';
 import { saveMap } from './map';
+import * as motifs from './motifs';
 import * as needles from './needles';
 import * as plans from './plan-commands';
 import * as preferences from './preferences';
@@ -173,6 +174,10 @@ export const removeConditionAction = async (input: unknown) =>
 export const keepPreparedAction = async (input: unknown) =>
   afterwards('keepPrepared', () => keepPrepared(thisContext(), input));
 
+export const quiltZonesAction = async (input: unknown) =>
+  afterwards('quiltZones', () => motifs.quiltZones(thisContext(), input));
+export const setZoneRoleAction = async (input: unknown) =>
+  afterwards('setZoneRole', () => motifs.setZoneRole(thisContext(), input));
 export const stockUsualAction = async (input: unknown) =>
   afterwards('stockUsual', () => stockUsual(thisContext(), input));
 export const markLineAction = async (input: unknown) =>

@@ -1,3 +1,4 @@
+import type { Role } from '@/core/motifs/motif-table';
 import type { MotifSchool } from '@/core/density/motifs';
 import type {
   BobbinKind,
@@ -307,6 +308,8 @@ export interface Zone {
   softness: Softness | null;
   /** How often each line is sewn on purpose. */
   retraced: number | null;
+  /** What it is in its quilt; null: by its name. */
+  role: Role | null;
   /** The yarn that is couched here. */
   yarn: {
     id: string;

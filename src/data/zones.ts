@@ -4,7 +4,7 @@ import type { Zone } from './types';
 
 const selectZones = (sql: Sql) => sql`
   select z.id, z.quilt_id, z.letter, z.name, z.geometry, z.technique, z.spacing_in, z.smallest_radius_in,
-         z.length_in, z.visibility, z.softness, z.retraced, z.version,
+         z.length_in, z.visibility, z.softness, z.retraced, z.role, z.version,
          (select jsonb_build_object('id', y.id, 'name', y.name, 'diameterMm', y.diameter_mm, 'hex', y.hex, 'skeinM', y.skein_m,
                                      'skeins', y.skeins)
           from yarn y where y.id = z.yarn_id) as yarn,
@@ -181,3 +181,26 @@ export async function setTechnique(
 
 export const readGeometry = async (sql: Sql, id: string): Promise<MultiPolygon | null> =>
   (await sql<{ geometry: MultiPolygon }[]>`select geometry from zone where id = ${id}`)[0]?.geometry ?? null;
+
+/** Says what is quilted in a zone when it is still as it was seen; what it was before, or null when it was changed. */
+export async function setWork(
+  sql: Sql,
+  quiltId: string,
+  z: { zoneId: string; version: number; technique: string; spacingIn?: number | null },
+): Promise<{ technique: string; spacingIn: number } | null> {
+  const [was] = await sql<{ technique: string; spacingIn: number }[]>`
+    select technique, spacing_in from zone
+    where id = ${z.zoneId} and quilt_id = ${quiltId} and version = ${z.version} and retired_at is null`;
+  if (!was) return null;
+  await sql`
+    update zone set technique = ${z.technique}, spacing_in = ${z.spacingIn ?? was.spacingIn}, smallest_radius_in = null,
+      length_in = case when technique = ${z.technique} then length_in end, version = version + 1
+    where id = ${z.zoneId}`;
+  return was;
+}
+
+/** Says what a zone is in its quilt; false when it is gone. */
+export async function setRole(sql: Sql, id: string, role: Zone['role']): Promise<boolean> {
+  const rows = await sql`update zone set role = ${role}, version = version + 1 where id = ${id} returning id`;
+  return rows.length === 1;
+}

@@ -101,6 +101,30 @@ const requests: [string, object][] = [
     },
   ],
   [
+    'motifs',
+    {
+      quilt: { widthIn: 60, lengthIn: 70, use: 'bed', battingId: 'cotton-80-20' },
+      zones: [
+        {
+          id: 'A',
+          role: 'border',
+          areaIn2: 900,
+          openIn: 6,
+          narrowIn: 6,
+          top: [{ fabric: 'quilting-cotton' }],
+        },
+        {
+          id: 'B',
+          role: 'ground',
+          areaIn2: 2400,
+          openIn: 40,
+          top: [{ fabric: 'quilting-cotton', busyness: 2 }],
+        },
+      ],
+      neighbours: [{ a: 'A', b: 'B', seamIn: 200 }],
+    },
+  ],
+  [
     'quote',
     {
       parts: [{ kind: 'grid', areaIn2: 900 }],

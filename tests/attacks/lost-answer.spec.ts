@@ -17,7 +17,7 @@ test('the counter talk survives a lost answer, an outage, and being left at once
   await page.getByLabel('The quilt’s name').fill('Ebb');
   await expect(status).toContainText('Not kept yet');
   await page.getByLabel('The quilt’s name').fill('Ebb and flow');
-  await expect(status).toHaveText('kept');
+  await expect(status).toHaveText('saved');
   await page.unroute('**/take-in/**');
   await page.reload();
   await expect(page.getByLabel('The quilt’s name')).toHaveValue('Ebb and flow');
@@ -40,7 +40,7 @@ test('the counter talk survives a lost answer, an outage, and being left at once
   await page.getByLabel('Client, new or known').fill('Odile Marsh');
   release();
   await awake(page);
-  await expect(status).toHaveText('kept');
+  await expect(status).toHaveText('saved');
   await page.unroute('**/_next/static/**/*.js*');
   await page.reload();
   await awake(page);
@@ -52,7 +52,7 @@ test('the counter talk survives a lost answer, an outage, and being left at once
   await page.getByLabel('The quilt’s name').fill('Written in the dark');
   await expect(status).toContainText('Not kept yet');
   await page.context().setOffline(false);
-  await expect(status).toHaveText('kept');
+  await expect(status).toHaveText('saved');
   await page.reload();
   await expect(page.getByLabel('The quilt’s name')).toHaveValue('Written in the dark');
 });

@@ -154,7 +154,7 @@ export const AGREED = [
     label: 'Value for the parcel',
     noun: 'The value',
     kind: 'money',
-    range: [0, 1_000_000_000],
+    range: [0, 100_000_000],
     optional: true,
   },
   { id: 'tracking', label: 'Parcel number', kind: 'text', most: 120, mayBeEmpty: true },

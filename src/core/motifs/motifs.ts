@@ -2,8 +2,8 @@ import { softnessOf } from '../density/density';
 import { type Caution, CoreError } from '../notes';
 import { techniques } from '../tables/techniques';
 import { refusalOf } from './gates';
-import { MOTIFS, ROLE_LABEL, themeWord } from './motif-table';
-import { evennessOf, nearCost, propose, type Proposal } from './proposals';
+import { MOTIFS, themeWord } from './motif-table';
+import { evennessOf, nearCost, propose, type Proposal, searchOf } from './proposals';
 import { bestOfEach, cautionsOf, howOf, reasonsOf, type Weighed, weigh, weighZone, wouldFit } from './rank';
 import type { MotifsRequest } from './request';
 import { wishedDensity } from './spacings';
@@ -269,10 +269,11 @@ function proposalsOf(
 ): { list: ProposalAnswer[]; cautions: Caution[] } {
   const wanted = request.proposals ?? 2;
   if (wanted === 0 || all.some((list) => list.length === 0)) return { list: [], cautions: [] };
-  const few = propose(request, q, zones, all, 'few-motifs');
+  const search = searchOf(request, zones, all);
+  const few = propose(request, q, zones, all, 'few-motifs', search);
   const found: Proposal[] = [few];
   if (wanted > 1) {
-    const rich = propose(request, q, zones, all, 'rich');
+    const rich = propose(request, q, zones, all, 'rich', search);
     const same = rich.picks.every(
       (w, i) => w.motif.id === few.picks[i]!.motif.id && w.spacingIn === few.picks[i]!.spacingIn,
     );
@@ -306,6 +307,7 @@ function proposalsOf(
       zones,
       all,
       'few-motifs',
+      search,
     );
     if (free.minutes > hours * 60)
       cautions.push(note('hours-tight', 'The hours agreed decide: with more it would be quilted otherwise.'));
@@ -358,6 +360,3 @@ export function motifs(request: MotifsRequest): MotifsAnswer {
     ],
   };
 }
-
-/** What a role is called. */
-export const roleLabel = ROLE_LABEL;

@@ -198,23 +198,25 @@ export function partsOf(
   g: number | null,
   w: ZoneWork,
 ): Parts {
-  const all: Parts = {
-    fit: fit(z, m, g),
-    role: role(z, m),
-    density: densityPart(request, z, m, w),
-    bare: bare(z, m, w),
-    seen: seen(z, m),
-    print: print(z, m),
-    lines: ownLines(z, m),
-    words: words(z, m),
-    wish: isWished(z, m) ? -1.2 : 0,
-    hand: hand(request, q, z, m),
-    fabric: fabric(q, z, m, w),
-    features: features(q, z, m, w),
-    cost: cost(request, z, m, w),
-    past: past(request, z, m),
+  const parts: Parts = {};
+  const put = (criterion: string, value: number) => {
+    if (value > 1e-9 || value < -1e-9) parts[criterion] = value;
   };
-  return Object.fromEntries(Object.entries(all).filter(([, v]) => Math.abs(v) > 1e-9));
+  put('fit', fit(z, m, g));
+  put('role', role(z, m));
+  put('density', densityPart(request, z, m, w));
+  put('bare', bare(z, m, w));
+  put('seen', seen(z, m));
+  put('print', print(z, m));
+  put('lines', ownLines(z, m));
+  put('words', words(z, m));
+  put('wish', isWished(z, m) ? -1.2 : 0);
+  put('hand', hand(request, q, z, m));
+  put('fabric', fabric(q, z, m, w));
+  put('features', features(q, z, m, w));
+  put('cost', cost(request, z, m, w));
+  put('past', past(request, z, m));
+  return parts;
 }
 
 /** Cautions of one pick, by their codes. */

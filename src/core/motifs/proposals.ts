@@ -40,7 +40,7 @@ interface Judge {
 }
 
 /** The whole quilt as it is searched: what each zone may be, and what two beside each other cost. */
-interface Search {
+export interface Search {
   options: readonly (readonly Weighed[])[];
   /** Weighed penalty, minutes and motif (−1 for none) of each option. */
   own: Float64Array[];
@@ -265,8 +265,9 @@ export function propose(
   zones: readonly ZoneFacts[],
   all: readonly (readonly Weighed[])[],
   kind: 'few-motifs' | 'rich',
+  base: Search = searchOf(request, zones, all),
 ): Proposal {
-  const s = searchOf(request, zones, all, kind === 'rich');
+  const s = kind === 'rich' ? richer(base, zones) : base;
   const fixed = frameMinutes(request, q);
   const { hours } = request.quilt;
   const over = (picks: Int16Array) => hours !== undefined && minutesOf(s, picks) + fixed > hours * 60 + 1e-6;
@@ -303,11 +304,21 @@ function withinHours(s: Search, free: Int16Array, over: (picks: Int16Array) => b
   return !over(last) && costOf(s, last) < costOf(s, within) ? last : within;
 }
 
-function searchOf(
+/** The same search where what is seen is worth more. */
+const richer = (s: Search, zones: readonly ZoneFacts[]): Search => ({
+  ...s,
+  own: s.own.map((own, z) =>
+    zones[z]!.visibility === 'sink'
+      ? own
+      : own.map((v, k) => v - 0.3 * s.weights[z]! * Math.max(0, s.options[z]![k]!.motif.presence - 1)),
+  ),
+});
+
+/** The search of a whole quilt, its tables worked out once for every kind of proposal. */
+export function searchOf(
   request: MotifsRequest,
   zones: readonly ZoneFacts[],
   all: readonly (readonly Weighed[])[],
-  rich: boolean,
 ): Search {
   const roots = zones.map((z) => Math.sqrt(z.areaIn2));
   const total = roots.reduce((a, b) => a + b, 0);
@@ -335,11 +346,9 @@ function searchOf(
     );
     return { ...pair, cost, minutes, width: right.length };
   });
-  const richer = (z: number, w: Weighed) =>
-    rich && zones[z]!.visibility !== 'sink' ? -0.3 * Math.max(0, w.motif.presence - 1) : 0;
   return {
     options,
-    own: options.map((list, z) => Float64Array.from(list, (w) => weights[z]! * (w.score + richer(z, w)))),
+    own: options.map((list, z) => Float64Array.from(list, (w) => weights[z]! * w.score)),
     minutes: options.map((list) => Float64Array.from(list, (w) => w.work.minutes)),
     motif: options.map((list) =>
       Int16Array.from(list, (w) => (w.motif.kind === 'none' ? -1 : MOTIFS.ids.indexOf(w.motif.id))),

@@ -16,7 +16,11 @@ export interface Weighed {
   score: number;
 }
 
-const sum = (parts: Parts) => Object.values(parts).reduce((a, b) => a + b, 0);
+const sum = (parts: Parts): number => {
+  let total = 0;
+  for (const k in parts) total += parts[k]!;
+  return total;
+};
 
 export const weigh = (
   request: MotifsRequest,

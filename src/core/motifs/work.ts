@@ -1,6 +1,6 @@
 import { techniques } from '../tables/techniques';
 import { inToM, mmToIn, spiToMm } from '../units/length';
-import { type Motif, MOTIFS } from './motif-table';
+import type { Motif } from './motif-table';
 import type { Level, MotifsRequest } from './request';
 import type { ZoneFacts } from './zone-facts';
 
@@ -102,5 +102,3 @@ export const leastSpacing = (request: MotifsRequest, m: Motif): number =>
     m.kind === 'none' ? 0 : HAND[levelOf(request, m.id)].leastIn,
     m.id === 'couching' && request.yarn ? 2.5 * mmToIn(request.yarn.diameterMm) : 0,
   );
-
-export const motifOf = (id: string, path: string): Motif => MOTIFS.get(id, path);

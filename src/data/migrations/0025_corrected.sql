@@ -21,7 +21,7 @@ alter table quilt
   add column approval text not null default 'not-asked' check (approval in ('not-asked', 'asked', 'agreed', 'changed')),
   add column approved_on date,
   add column delivery text not null default 'collect' check (delivery in ('collect', 'ship')),
-  add column ship_value_minor integer check (ship_value_minor between 0 and 1000000000),
+  add column ship_value_minor integer check (ship_value_minor between 0 and 100000000),
   add column tracking text not null default '' check (length(tracking) <= 120),
   add column withdrawn_on date,
   add column withdrawn_why text not null default '' check (length(withdrawn_why) <= 300),

@@ -95,6 +95,7 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
     },
   ],
   features: [],
+  role: null,
   version: 1,
   ...part,
 });

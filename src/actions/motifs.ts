@@ -1,0 +1,104 @@
+import 'reflect-metadata';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
+import { seamsOf } from '@/core/geometry/neighbours';
+import { MOTIFS, type Role, ROLES } from '@/core/motifs/motif-table';
+import type { MotifsRequest } from '@/core/motifs/request';
+import { guessRole, shapeNumbers } from '@/core/motifs/zone-shape';
+import { lockQuilt } from '@/data/quilts';
+import type { Machine, Preferences, Ruler } from '@/data/types';
+import { setRole, setWork } from '@/data/zones';
+import type { Context } from './context';
+import type { QuiltView } from './quilt-view';
+import { conflict, done, type Result } from './result';
+import { EachOf, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
+import { MEANWHILE, save } from './save';
+
+/** A stored quilt as it is asked what to quilt where. */
+export function motifsRequest(
+  { quilt, zones }: QuiltView,
+  machine: Machine,
+  rulers: readonly Ruler[],
+  preferences: Pick<Preferences, 'evenness' | 'ditchSchool' | 'motifSchool'>,
+): MotifsRequest {
+  return {
+    quilt: {
+      widthIn: quilt.widthIn,
+      lengthIn: quilt.lengthIn,
+      use: quilt.use,
+      battingId: quilt.battingKind,
+      battingMaxGapIn: quilt.battingMaxGapIn ?? undefined,
+      backing: quilt.backingKind,
+      evenness: preferences.evenness,
+    },
+    zones: zones.map((z) => ({
+      id: z.id,
+      role: z.role ?? guessRole(z.name, zones.length),
+      ...shapeNumbers(z.geometry),
+      top: z.fabrics.map((f) => ({ fabric: f.kind, busyness: f.busyness ?? undefined, share: f.share })),
+      features: z.features,
+      softness: z.softness ?? undefined,
+      visibility: z.visibility,
+    })),
+    neighbours: seamsOf(zones).map(({ a, b, lengthIn }) => ({ a, b, seamIn: lengthIn })),
+    machine: {
+      throatIn: machine.throatIn,
+      feet: machine.feet,
+      rulers: [...new Set(rulers.map((r) => r.shape))],
+    },
+    preferences: {
+      ditch: preferences.ditchSchool === 'as-travel' ? 'travel' : 'first',
+      motifs: preferences.motifSchool,
+    },
+  };
+}
+
+class ZoneWork {
+  @Id('This zone is not known. Reload the page.') zoneId!: string;
+  @Version() version!: number;
+  @OneOf(MOTIFS.ids, 'Pick a technique from the list.') technique!: string;
+  /** Nothing: it has none of its own. */
+  @Maybe() @Num(0.05, 200, 'The spacing, in inches,') spacingIn?: number | null;
+}
+
+export class QuiltZones {
+  @FormKey() key!: string;
+  @QuiltId() quiltId!: string;
+  @IsArray({ message: 'What is to be quilted could not be read.' })
+  @ArrayMinSize(1, { message: 'Pick at least one zone.' })
+  @ArrayMaxSize(200, { message: 'That is more zones than a quilt has.' })
+  @EachOf(() => ZoneWork)
+  zones!: ZoneWork[];
+}
+
+/** Says what is quilted in several zones at once: all of them, or none when one was changed meanwhile. */
+export const quiltZones = (
+  context: Context,
+  input: unknown,
+): Promise<Result<{ before: { zoneId: string; version: number; technique: string; spacingIn: number }[] }>> =>
+  save(context, 'quilt-zones', QuiltZones, input, async (tx, form) => {
+    await lockQuilt(tx, form.quiltId);
+    const before = [];
+    for (const z of form.zones) {
+      const was = await setWork(tx, form.quiltId, z);
+      if (!was) return conflict(MEANWHILE);
+      before.push({
+        zoneId: z.zoneId,
+        version: z.version + 1,
+        technique: was.technique,
+        spacingIn: was.spacingIn,
+      });
+    }
+    return done({ before });
+  });
+
+export class SetZoneRole {
+  @FormKey() key!: string;
+  @Id('This zone is not known. Reload the page.') zoneId!: string;
+  @OneOf(ROLES, 'Pick what it is from the list.') role!: Role;
+}
+
+/** Says what a zone is in its quilt. */
+export const setZoneRole = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
+  save<SetZoneRole, { id: string }>(context, 'set-zone-role', SetZoneRole, input, async (tx, form) =>
+    (await setRole(tx, form.zoneId, form.role)) ? done({ id: form.zoneId }) : conflict(MEANWHILE),
+  );

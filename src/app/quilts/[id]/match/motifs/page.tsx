@@ -1,0 +1,47 @@
+import { motifsRequest } from '@/actions/motifs';
+import { readPreferences } from '@/data/preferences';
+import { readRulers } from '@/data/rulers';
+import { db } from '@/data/sql';
+import { Empty } from '@/ui/kit/Empty';
+import { ButtonLink } from '@/ui/kit/Button';
+import { MatchNav } from '@/ui/match/MatchNav';
+import { MotifsBench } from '@/ui/motifs/MotifsBench';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
+
+export const metadata = { title: 'What to quilt' };
+
+/** What to quilt where: whole proposals side by side, and for each zone what would suit it. */
+export default async function MotifsPage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt, zones } = view;
+  const [rulers, preferences] = await Promise.all([readRulers(db()), readPreferences(db())]);
+  const bare = zones.filter((z) => z.fabrics.length === 0);
+  return (
+    <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/motifs">
+      <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/motifs" />
+      {!zone || bare.length > 0 ? (
+        <Empty
+          title={zone ? 'A zone has no fabric' : 'No zones yet'}
+          act={
+            <ButtonLink href={`/quilts/${quilt.id}/${zone ? 'take-in' : 'map'}`}>
+              {zone ? 'Take in' : 'Draw the map'}
+            </ButtonLink>
+          }
+        >
+          {zone
+            ? `Say at Take in which fabric lies in ${bare.map((z) => z.letter).join(', ')}.`
+            : 'Draw the zones of this quilt on its map first.'}
+        </Empty>
+      ) : (
+        <MotifsBench
+          key={quilt.version}
+          quilt={{ id: quilt.id, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
+          zones={zones}
+          zoneId={zone.id}
+          base={motifsRequest(view, machine, rulers, preferences!)}
+        />
+      )}
+    </QuiltFrame>
+  );
+}

@@ -1,0 +1,94 @@
+import { render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import * as actions from '@/actions/server';
+import { motifs, type MotifsAnswer } from '@/core/motifs/motifs';
+import type { MotifsRequest } from '@/core/motifs/request';
+import { shapeNumbers } from '@/core/motifs/zone-shape';
+import { aZone, lastSent } from '@/ui/testing/studio';
+import { fill } from '@/ui/testing/fill';
+import { MotifsBench } from './MotifsBench';
+
+// The worker's answer, worked out here.
+let asked: MotifsRequest | null = null;
+jest.mock('./use-motifs', () => ({
+  useMotifs: (request: MotifsRequest): { answer: MotifsAnswer; problem: null } => {
+    asked = request;
+    return { answer: motifs(request), problem: null };
+  },
+}));
+
+const square = (x: number, y: number, w: number, h: number) =>
+  [
+    [
+      [
+        [x, y],
+        [x + w, y],
+        [x + w, y + h],
+        [x, y + h],
+      ],
+    ],
+  ] as never;
+const zones = [
+  aZone({ id: 'zone-a', letter: 'A', name: 'Border', geometry: square(0, 0, 60, 8), version: 3 }),
+  aZone({ id: 'zone-b', letter: 'B', name: 'Centre', geometry: square(0, 8, 60, 52), version: 5 }),
+];
+const bench = () =>
+  render(
+    <MotifsBench
+      quilt={{ id: 'quilt-1', widthIn: 60, lengthIn: 60 }}
+      zones={zones}
+      zoneId="zone-a"
+      base={{
+        quilt: { widthIn: 60, lengthIn: 60, use: 'bed', battingId: 'cotton-80-20' },
+        zones: zones.map((z, i) => ({
+          id: z.id,
+          role: i === 0 ? 'border' : 'ground',
+          ...shapeNumbers(z.geometry),
+          top: [{ fabric: 'quilting-cotton' }],
+        })),
+        neighbours: [{ a: 'zone-a', b: 'zone-b', seamIn: 60 }],
+      }}
+    />,
+  );
+
+test('proposals stand side by side; one is used in one press, every zone with its version', async () => {
+  bench();
+  const few = screen.getByRole('article', { name: 'Few motifs' });
+  await userEvent.click(within(few).getByRole('button', { name: 'Use this' }));
+  const sent = lastSent(actions.quiltZonesAction) as { zones: { zoneId: string; version: number }[] };
+  expect(sent.zones.map((z) => [z.zoneId, z.version])).toEqual([
+    ['zone-a', 3],
+    ['zone-b', 5],
+  ]);
+});
+test('a zone held, the rest adapts', async () => {
+  bench();
+  const [, second] = within(screen.getByRole('region', { name: 'Zone A, Border' })).getAllByRole('button', {
+    name: /^Hold/,
+  });
+  const name = second!.getAttribute('aria-label')!.replace(/^Hold | here$/g, '');
+  await userEvent.click(second!);
+  const held = asked!.zones[0]!.hold!.technique;
+  for (const card of screen.getAllByRole('article'))
+    expect(within(card).getAllByRole('listitem')[0]).toHaveTextContent(name);
+  expect(held).not.toBe('');
+  await userEvent.click(screen.getByRole('button', { name: `Let ${name} go` }));
+  expect(asked!.zones[0]!.hold).toBeUndefined();
+});
+test('hours, theme and hand are asked with it; what is not for a zone says why', async () => {
+  bench();
+  await fill(screen.getByLabelText('Hours agreed'), '0,2');
+  expect(asked!.quilt.hours).toBe(0.2);
+  expect(screen.getByText(/more than the 0.2 h agreed/)).toBeInTheDocument();
+  await fill(screen.getByLabelText('Theme'), 'sea, zeppelin');
+  expect(screen.getByText(/“zeppelin” leads to no technique/)).toBeInTheDocument();
+  await userEvent.click(screen.getByRole('radio', { name: 'beginner' }));
+  expect(asked!.hand).toEqual({ usual: 'beginner' });
+  await userEvent.click(screen.getByRole('button', { name: /what is not for this zone/ }));
+  expect(screen.getByText(/There is no figure in it to go round/)).toBeInTheDocument();
+});
+test('what a zone is can be said otherwise', async () => {
+  bench();
+  await userEvent.selectOptions(screen.getByLabelText('It is'), 'negative space');
+  expect(lastSent(actions.setZoneRoleAction)).toMatchObject({ zoneId: 'zone-a', role: 'space' });
+});

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { motifs } from '@/core/motifs/motifs';
+
+expose(motifs);
