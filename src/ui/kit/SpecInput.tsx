@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { patiently } from '@/ui/kit/patiently';
+import { afterPress } from './after-press';
 import { ColourField } from './ColourField';
 import { TextArea, TextField } from './Field';
 import { type FieldSpec, typedProblem, understood, type Values } from './field-spec';
@@ -30,12 +31,11 @@ export function SpecInput({
   // Said when the box is left, not while one still types; what the server said stands until it is sent again.
   const error = said ?? (left ? (typedProblem(spec, value) ?? undefined) : undefined);
   const common = { id, label: spec.label, hint, error };
+  const leave = () => afterPress(() => setLeft(true));
   const typed = (e: { target: { value: string } }) => onChange(e.target.value);
   switch (spec.kind) {
     case 'long':
-      return (
-        <TextArea {...common} rows={2} value={String(value)} onChange={typed} onBlur={() => setLeft(true)} />
-      );
+      return <TextArea {...common} rows={2} value={String(value)} onChange={typed} onBlur={leave} />;
     case 'choice':
       return <Choice {...common} value={String(value)} onChange={onChange} options={spec.options ?? []} />;
     case 'hex':
@@ -64,7 +64,7 @@ export function SpecInput({
           inputMode={spec.kind === 'number' ? 'decimal' : undefined}
           value={String(value)}
           onChange={typed}
-          onBlur={() => setLeft(true)}
+          onBlur={leave}
           list={spec.suggest && `${common.id}-words`}
           suggest={spec.suggest}
         />

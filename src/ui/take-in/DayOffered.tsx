@@ -1,5 +1,5 @@
 'use client';
-import { format, parseISO } from 'date-fns';
+import { differenceInCalendarDays, format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { AskedDay } from '@/actions/offer-day';
 import type { Problem } from '@/actions/result';
@@ -69,13 +69,23 @@ export function DayOffered({
       ) : 'problem' in answer ? (
         <p className="min-h-[72px] text-ink2">{answer.problem.message}</p>
       ) : (
-        <Offer answer={answer.value} onPick={onPick} />
+        <Offer answer={answer.value} backingToCome={form.backingClothIn === null} onPick={onPick} />
       )}
     </section>
   );
 }
 
-function Offer({ answer, onPick }: { answer: AskedDay; onPick: (day: string) => void }) {
+const daysFromNow = (iso: string) => Math.max(1, differenceInCalendarDays(parseISO(iso), new Date()));
+
+function Offer({
+  answer,
+  backingToCome,
+  onPick,
+}: {
+  answer: AskedDay;
+  backingToCome: boolean;
+  onPick: (day: string) => void;
+}) {
   const { asked: wanted, rush } = answer;
   const late = wanted.chance < 0.8;
   const mend = Math.round(answer.mendMinutes);
@@ -102,6 +112,11 @@ function Offer({ answer, onPick }: { answer: AskedDay; onPick: (day: string) => 
           ))}
           {rush.moves.length > 5 && <li>and {rush.moves.length - 5} more</li>}
         </ul>
+      )}
+      {backingToCome && (
+        <p className="text-ink2">
+          The backing is still to be bought: count {daysFromNow(answer.day)} days from the day it is here.
+        </p>
       )}
       {wanted.day !== answer.day && (
         <Button look="quiet" className="mt-1" onClick={() => onPick(answer.day)}>

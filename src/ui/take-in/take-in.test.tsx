@@ -1,4 +1,4 @@
-import { act, render, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { AskedDay } from '@/actions/offer-day';
 import * as actions from '@/actions/server';
@@ -109,6 +109,16 @@ describe('the talk', () => {
     talk({}, 5);
     expect(await screen.findByText(/as it stands above: 4 in 10.*Ask that client first/)).toBeInTheDocument();
     expect(screen.getByText('Salt Pans: 9 in 10 → 6 in 10')).toBeInTheDocument();
+  });
+  test('a press that leaves a wrong box still lands: the page turns', async () => {
+    talk();
+    await fill(screen.getByLabelText('E-mail'), 'nan at harbour');
+    const next = screen.getByRole('button', { name: /^Next: How large/ });
+    fireEvent.pointerDown(next);
+    fireEvent.blur(screen.getByLabelText('E-mail'));
+    expect(screen.queryByText(/Write the address/)).toBeNull();
+    fireEvent.pointerUp(next);
+    expect(await screen.findByText(/Write the address like/)).toBeInTheDocument();
   });
   test('a wrong address is said as the box is left, not at the end', async () => {
     talk();
