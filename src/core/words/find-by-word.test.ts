@@ -52,6 +52,8 @@ test.each([
   ['crocking', 'bleeding-dye'],
   ['mold', 'odour'],
   ['split', 'open-seam'],
+  ['short backing', 'backing-fault'],
+  ['border is wavy', 'wavy-border'],
 ])('on arrival “%s” finds %s', (word, id) => expect(flaws(word)[0]).toBe(id));
 
 test('any spelling of a word finds it: case, hyphens, spaces and one wrong letter', () => {

@@ -32,6 +32,12 @@ export function wordMatch(typed: string, name: string): 0 | 1 | 2 | 3 {
   if (t === n) return 3;
   if (n.startsWith(t)) return 2;
   if (n.includes(t)) return 1;
+  // Said in another order: each word stands in it.
+  const words = typed
+    .split(/\s+/u)
+    .map(wordKey)
+    .filter((w) => w.length > 2);
+  if (words.length > 1 && words.every((w) => n.includes(w))) return 1;
   if (t.length < LEAST_FOR_A_SLIP) return 0;
   // One slip anywhere: against the whole name, its beginning as far as was typed, and each of its words.
   const parts = [n, n.slice(0, t.length), ...name.split(/\s+/u).map(wordKey)];
