@@ -6,7 +6,7 @@ import { type TestDatabase } from '@/data/test-database';
 import { readZones } from '@/data/zones';
 import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
-import { motifsRequest, quiltZones, setZoneRole } from './motifs';
+import { motifsRequest, quiltZones, readPastMotifs, setZoneRole } from './motifs';
 import { readQuiltView } from './quilt-view';
 import { quiltToZone } from './testing/quilt-to-zone';
 import { key, paths, value } from './testing/answers';
@@ -32,6 +32,18 @@ test('every demo quilt has a proposal that the batting holds', async () => {
     for (const z of zones) expect([q.name, z.id, z.picks.length > 0]).toEqual([q.name, z.id, true]);
     for (const p of proposals.filter((x) => x.kind !== 'edge-to-edge')) expect(p.evenness).toBeLessThan(4);
   }
+});
+
+test('what was sewn here before is read with how it went, and moves what is offered', async () => {
+  const past = await readPastMotifs(base.sql);
+  expect(past.length).toBeGreaterThan(0);
+  const { id } = (await quilts())[0]!;
+  const request = await asked(id);
+  const score = (more: typeof past) =>
+    motifs({ ...request, past: more }).zones[0]!.picks.find((p) => p.technique === 'loops')?.score ?? 9;
+  const loops = (went: 'well' | 'badly') =>
+    Array.from({ length: 10 }, () => ({ role: request.zones[0]!.role, technique: 'loops', went }));
+  expect(score(loops('well'))).toBeLessThan(score(loops('badly')));
 });
 
 test('a proposal is laid on all zones or none, and what was before can be laid again', async () => {

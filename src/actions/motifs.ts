@@ -6,12 +6,32 @@ import type { MotifsRequest } from '@/core/motifs/request';
 import { guessRole, shapeNumbers } from '@/core/motifs/zone-shape';
 import { lockQuilt } from '@/data/quilts';
 import type { Machine, Preferences, Ruler } from '@/data/types';
-import { setRole, setWork } from '@/data/zones';
+import type { Sql } from '@/data/sql';
+import { readQuilted, setRole, setWork } from '@/data/zones';
 import type { Context } from './context';
 import type { QuiltView } from './quilt-view';
 import { conflict, done, type Result } from './result';
 import { EachOf, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
+
+/** So many zones of the newest quilts say what a studio likes. */
+const MOST_PAST = 300;
+/** Faults in one zone from which it went badly (judgement); one is fair. */
+const BADLY_FROM = 2;
+
+/** What this studio chose before in such zones, and how it went by its faults. */
+export const readPastMotifs = async (sql: Sql): Promise<NonNullable<MotifsRequest['past']>> =>
+  (await readQuilted(sql, MOST_PAST)).flatMap((z) =>
+    MOTIFS.find(z.technique)
+      ? [
+          {
+            role: z.role ?? guessRole(z.name, z.zones),
+            technique: z.technique,
+            went: z.faults >= BADLY_FROM ? 'badly' : z.faults === 1 ? 'fair' : 'well',
+          },
+        ]
+      : [],
+  );
 
 /** A stored quilt as it is asked what to quilt where. */
 export function motifsRequest(
@@ -19,6 +39,7 @@ export function motifsRequest(
   machine: Machine,
   rulers: readonly Ruler[],
   preferences: Pick<Preferences, 'evenness' | 'ditchSchool' | 'motifSchool'>,
+  past: MotifsRequest['past'] = [],
 ): MotifsRequest {
   return {
     quilt: {
@@ -45,6 +66,7 @@ export function motifsRequest(
       feet: machine.feet,
       rulers: [...new Set(rulers.map((r) => r.shape))],
     },
+    past,
     preferences: {
       ditch: preferences.ditchSchool === 'as-travel' ? 'travel' : 'first',
       motifs: preferences.motifSchool,

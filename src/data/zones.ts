@@ -204,3 +204,15 @@ export async function setRole(sql: Sql, id: string, role: Zone['role']): Promise
   const rows = await sql`update zone set role = ${role}, version = version + 1 where id = ${id} returning id`;
   return rows.length === 1;
 }
+
+/** What was quilted in the zones of quilts that are sewn, the newest, with how many faults each had. */
+export const readQuilted = (
+  sql: Sql,
+  most: number,
+): Promise<{ name: string; role: Zone['role']; technique: string; faults: number; zones: number }[]> => sql`
+  select z.name, z.role, z.technique,
+         (select count(*)::int from fault f where f.zone_id = z.id and f.status <> 'harmless') as faults,
+         (select count(*)::int from zone o where o.quilt_id = z.quilt_id and o.retired_at is null) as zones
+  from zone z join quilt q on q.id = z.quilt_id
+  where q.step = 'hand-back' and z.retired_at is null
+  order by q.taken_in_on desc, z.letter limit ${most}`;

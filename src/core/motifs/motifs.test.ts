@@ -240,7 +240,7 @@ test('whatever is asked: within the batting, the table and the hand; finite, ord
         expect(motifs(request).zones[0]).toEqual(z);
       },
     ),
-    { numRuns: 600 },
+    { numRuns: 300 },
   );
 });
 

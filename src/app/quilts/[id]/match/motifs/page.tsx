@@ -1,4 +1,4 @@
-import { motifsRequest } from '@/actions/motifs';
+import { motifsRequest, readPastMotifs } from '@/actions/motifs';
 import { readPreferences } from '@/data/preferences';
 import { readRulers } from '@/data/rulers';
 import { db } from '@/data/sql';
@@ -15,7 +15,11 @@ export const metadata = { title: 'What to quilt' };
 export default async function MotifsPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [rulers, preferences] = await Promise.all([readRulers(db()), readPreferences(db())]);
+  const [rulers, preferences, past] = await Promise.all([
+    readRulers(db()),
+    readPreferences(db()),
+    readPastMotifs(db()),
+  ]);
   const bare = zones.filter((z) => z.fabrics.length === 0);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/motifs">
@@ -39,7 +43,7 @@ export default async function MotifsPage(props: QuiltPageProps) {
           quilt={{ id: quilt.id, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
           zones={zones}
           zoneId={zone.id}
-          base={motifsRequest(view, machine, rulers, preferences!)}
+          base={motifsRequest(view, machine, rulers, preferences!, past)}
         />
       )}
     </QuiltFrame>
