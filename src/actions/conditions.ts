@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { v7 as uuidv7 } from 'uuid';
 import { CONDITION, type ConditionFields } from '@/core/fields/quilt';
+import { stored } from '@/core/fields/stored';
 import { insertCondition, setConditionRemoved, updateCondition } from '@/data/conditions';
 import { lockQuilt } from '@/data/quilts';
 import type { Context } from './context';
@@ -28,14 +29,7 @@ export const keepCondition = (context: Context, input: unknown): Promise<Result<
     input,
     async (tx, form) => {
       const said = {
-        kind: form.kind,
-        side: form.side,
-        place: (form.place ?? '').trim(),
-        xIn: form.xIn ?? null,
-        yIn: form.yIn ?? null,
-        sizeIn: form.sizeIn ?? null,
-        note: (form.note ?? '').trim(),
-        state: form.state,
+        ...(stored(CONDITION, form) as unknown as ConditionFields),
         photographId: form.photographId ?? null,
       };
       if (!form.id) {

@@ -18,6 +18,7 @@ import {
   type ClientFields,
   type QuiltFields,
 } from '@/core/fields/quilt';
+import { stored } from '@/core/fields/stored';
 import { eighth } from '@/core/plan/measure';
 import { readBattings, readFabrics } from '@/data/cloths';
 import { readClient, updateClient } from '@/data/clients';
@@ -325,11 +326,7 @@ export const keepClient = (context: Context, input: unknown): Promise<Result<{ i
       await updateClient(tx, {
         id: known.id,
         name: form.name.trim(),
-        phone: form.phone.trim(),
-        email: form.email.trim(),
-        address: form.address.trim(),
-        contactBy: form.contactBy ?? null,
-        photosOk: form.photosOk ?? null,
+        ...(stored(CLIENT, form) as unknown as ClientFields),
       });
       return done({ id: known.id });
     },

@@ -7,6 +7,7 @@ import { fabrics } from '../tables/fabrics';
 import type { Softness, VisibilityWish } from '../fields/lists';
 import { type Role, themeWord, type Trait } from './motif-table';
 import type { MotifsRequest, MotifZone, Relief } from './request';
+import { ringLength } from './zone-shape';
 
 /** What is known of a zone before anything is chosen. Inches. */
 export interface ZoneFacts {
@@ -99,12 +100,6 @@ function traitsOf(rings: NonNullable<MotifZone['outline']>): Trait[] {
   return [...found];
 }
 
-const lengthOfRing = (ring: readonly (readonly [number, number])[]) =>
-  ring.reduce((sum, [x, y], i) => {
-    const [px, py] = ring[(i + ring.length - 1) % ring.length]!;
-    return sum + Math.hypot(x - px, y - py);
-  }, 0);
-
 /** The six numbers of a zone, those given and those that follow from its outline. */
 function measured(zone: MotifZone, at: string) {
   const outline = zone.outline;
@@ -123,7 +118,7 @@ function measured(zone: MotifZone, at: string) {
   const edgeIn =
     zone.edgeIn ??
     (outline
-      ? outline.reduce((sum, ring) => sum + lengthOfRing(ring), 0)
+      ? outline.reduce((sum, ring) => sum + ringLength(ring), 0)
       : drawnOut >= STRIP
         ? 2 * pieces * (areaIn2 / (pieces * openIn) + openIn)
         : 4 * Math.sqrt(areaIn2 * pieces));

@@ -11,7 +11,8 @@ export interface ShapeNumbers {
   edgeIn: number;
 }
 
-const ringLength = (ring: readonly (readonly [number, number])[]): number =>
+/** Length round a closed ring, inches. */
+export const ringLength = (ring: readonly (readonly [number, number])[]): number =>
   ring.reduce((sum, [x, y], i) => {
     const [px, py] = ring[(i + ring.length - 1) % ring.length]!;
     return sum + Math.hypot(x - px, y - py);

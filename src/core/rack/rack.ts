@@ -4,6 +4,7 @@ import type { Step } from '../fields/lists';
 import { isSewn, type SewnStep } from '../plan/begun';
 import type { StepKey } from '../plan/step-key';
 import type { Known } from '../source/known';
+import { inTen } from '../statistics/chance';
 
 /** How far a zone's set-up has come. */
 export type ZoneState = 'to match' | 'matched' | 'testing' | 'proven' | 'left open';
@@ -68,7 +69,6 @@ export interface PromiseOf {
 
 /** A promise under this chance needs a hand. */
 const IN_DANGER = 0.8;
-const inTen = (p: number) => `${Math.max(1, Math.min(9, Math.round(p * 10)))} in 10`;
 const MOST_LINES = 6;
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 

@@ -9,6 +9,7 @@ import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { pressedAt } from '@/ui/quilt-map/pressed-at';
 import { Pin, QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { FaultDetails, type Said } from './FaultDetails';
 import { SignTiles } from './SignTiles';
@@ -65,12 +66,9 @@ export function FaultDialog({
     if (!pending && next.symptoms.length > 0) send({ ...next, quiltId: quilt.id, direction: null, note: '' });
   };
   const place = (e: React.MouseEvent) => {
-    const svg = (e.target as Element).closest('svg');
-    const to = svg?.getScreenCTM()?.inverse();
-    if (!svg || !to) return;
-    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(to);
-    const [xIn, yIn] = [Math.round(at.x * 2) / 2, Math.round(at.y * 2) / 2];
-    if (xIn < 0 || yIn < 0 || xIn > quilt.widthIn || yIn > quilt.lengthIn) return;
+    const at = pressedAt(e, quilt);
+    if (!at) return;
+    const { xIn, yIn } = at;
     const under = zones.find((z) => contains(z.geometry, [xIn + 0.01, yIn + 0.01]));
     note({ ...said, xIn, yIn, pass: passAt(quilt, xIn, yIn), zoneId: under?.id ?? said.zoneId });
   };

@@ -11,6 +11,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { sendPhotograph } from '@/ui/kit/send-photograph';
 import { toast } from '@/ui/kit/toast';
 import { newKey, useActionForm } from '@/ui/kit/use-action-form';
+import { pressedAt } from '@/ui/quilt-map/pressed-at';
 import { ConditionMark, QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { CONDITION_SPECS, ConditionFields, conditionSent, newCondition } from './ConditionFields';
 
@@ -47,12 +48,8 @@ export function ConditionDialog({
     onClose();
   });
   const place = (e: React.MouseEvent) => {
-    const svg = (e.target as Element).closest('svg');
-    const to = svg?.getScreenCTM()?.inverse();
-    if (!svg || !to) return;
-    const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(to);
-    const [xIn, yIn] = [Math.round(p.x * 2) / 2, Math.round(p.y * 2) / 2];
-    if (xIn >= 0 && yIn >= 0 && xIn <= quilt.widthIn && yIn <= quilt.lengthIn) setAt({ xIn, yIn });
+    const pressed = pressedAt(e, quilt);
+    if (pressed) setAt(pressed);
   };
   const remove = () =>
     void removeConditionAction({ key: newKey(), id: condition!.id, removed: true }).then((r) => {

@@ -4,11 +4,11 @@ import { useEffect, useState } from 'react';
 import type { AskedDay } from '@/actions/offer-day';
 import type { Problem } from '@/actions/result';
 import { askDayAction } from '@/actions/server';
+import { inTen } from '@/core/statistics/chance';
 import { Button } from '@/ui/kit/Button';
 import { unanswered } from '@/ui/kit/unanswered';
 
 const PAUSE_MS = 250;
-const inTen = (p: number) => `${Math.min(9, Math.max(1, Math.round(p * 10)))} in 10`;
 const day = (iso: string) => format(parseISO(iso), 'EEE d MMM');
 const hours = (h: number) => (h < 10 ? h.toFixed(1) : String(Math.round(h)));
 
