@@ -37,6 +37,20 @@ module.exports = {
     floor('data-looks-down', '^src/data', '^src/(actions|app|ui|workers|spool)'),
     floor('actions-look-down', '^src/actions', '^src/(app|ui|workers|spool)'),
     floor('ui-leaves-data-alone', '^src/ui', '^src/data/(?!types)'),
+    {
+      name: 'app-asks-by-the-registry',
+      severity: 'error',
+      comment:
+        'A page or door reads through actions/queries and does through actions/registry: who may is asked there.',
+      from: { path: '^src/app', pathNot: `${TESTS}|^src/app/backup` },
+      to: { path: '^src/data/(?!types)', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'ui-acts-through-doors',
+      severity: 'error',
+      from: { path: '^src/ui', pathNot: TESTS },
+      to: { path: '^src/actions/(server|registry|context)\\.' },
+    },
     floor('spool-is-core-only', '^src/spool', '^src/(data|actions|app|ui|workers|demo)'),
     floor('demo-looks-down', '^src/demo', '^src/(app|ui|workers|spool)'),
   ],

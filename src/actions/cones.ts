@@ -81,7 +81,7 @@ function fieldsOf(form: ConeForm, colour: string, hex: string | null | undefined
   const range = needleRangeProblem(form.needleMinNm ?? null, form.needleMaxNm ?? null);
   if (range) return refuse(range.message, range.path);
   const size = describeThread({
-    label: form.label.trim() || undefined,
+    label: form.label?.trim() || undefined,
     fibre: form.fibre,
     netG: form.fullG ?? undefined,
     lengthM: form.fullM ?? undefined,
@@ -200,4 +200,4 @@ export const conesById = async (sql: Sql, ids: readonly string[]) =>
   );
 
 /** A cone's ledger, newest first. */
-export const coneUses = async ({ sql }: Context, id: string) => (isUUID(id) ? readConeUses(sql, id) : []);
+export const coneUses = async (sql: Sql, id: string) => (isUUID(id) ? readConeUses(sql, id) : []);

@@ -1,11 +1,6 @@
 import type postgres from 'postgres';
 import { db } from '@/data/sql';
-
-/** Whoever does it; one person of the studio for now. */
-export interface Actor {
-  id: string;
-  name: string;
-}
+import type { Actor } from './may';
 
 /** What every action is given: where to store, who asks, and what time it is. */
 export interface Context {
@@ -15,7 +10,11 @@ export interface Context {
 }
 
 /** The studio's own quilter, until there are several people. */
-export const QUILTER: Actor = { id: '00000000-0000-7000-8000-000000000001', name: 'The quilter' };
+export const QUILTER: Actor = {
+  id: '00000000-0000-7000-8000-000000000001',
+  name: 'The quilter',
+  role: 'quilter',
+};
 
 /** Who asks, of which database, and when: what every door of this process passes on. */
 export const thisContext = (): Context => ({ sql: db(), actor: QUILTER, now: new Date() });

@@ -48,7 +48,7 @@ describe('CSV in and out', () => {
     const done = value(await importFile(thisContext(), fileOf('cones', csv, { take: 'good' })));
     expect(done).toMatchObject({ stored: 2, left: 1 });
     expect(
-      (await importHints(thisContext(), 'cones', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping,
+      (await importHints(thisContext().sql, 'cones', ['Line', 'Colour', 'Hex', 'Fibre', 'Label'])).mapping,
     ).toEqual(['line', 'colour', 'hex', 'fibre', 'label']);
     const taken = value(await undoImported(thisContext(), { key: key(), batchId: done.batchId }));
     expect(taken).toEqual({ removed: 2, putAway: 0, edited: 0 });

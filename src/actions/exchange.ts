@@ -93,7 +93,7 @@ const isHeader = (header: unknown): header is string[] =>
   Array.isArray(header) && header.every((h) => typeof h === 'string');
 
 /** How a file with this header was mapped last time, and which keys the studio already has. */
-export async function importHints({ sql }: Context, kind: ExchangeKind, header: readonly string[]) {
+export async function importHints(sql: Sql, kind: ExchangeKind, header: readonly string[]) {
   if (!EXCHANGE_KINDS.includes(kind) || !isHeader(header) || unreadable(header))
     return { mapping: null, keys: [] };
   const [mapping, keys] = await Promise.all([readMapping(sql, kind, headerKey(header)), readKeys(sql, kind)]);

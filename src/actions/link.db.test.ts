@@ -136,14 +136,14 @@ test('what the stand-in is to sew lies in the zones of the step, within its pass
   const view = (await readQuiltView(base.sql, quiltId))!;
   const { steps, plan } = await readPlan(base.sql, view);
   for (const s of steps.slice(0, 4)) {
-    const work = (await stepWork(thisContext(), quiltId, s))!;
+    const work = (await stepWork(thisContext().sql, quiltId, s))!;
     expect(work.points.length).toBeGreaterThan(10);
     const axis = plan.passes!.turned ? 0 : 1;
     const from = plan.passes!.depthsIn.slice(0, s.pass - 1).reduce((a, b) => a + b, 0);
     const to = from + plan.passes!.depthsIn[s.pass - 1]!;
     expect(work.points.every((p) => p[axis] >= from - 1e-6 && p[axis] <= to + 1e-6)).toBe(true);
   }
-  expect(await stepWork(thisContext(), quiltId, { pass: 99, thread: 'x', stabilise: false })).toBeNull();
+  expect(await stepWork(thisContext().sql, quiltId, { pass: 99, thread: 'x', stabilise: false })).toBeNull();
 });
 
 test('raw readings are kept only when asked for, and come out as they went in', async () => {

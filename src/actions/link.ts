@@ -14,7 +14,9 @@ import { addTo } from './log';
 import { readPlan } from './plan';
 import { readQuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
+import { Words } from './rules';
 import { inWords } from './save';
+import { check } from './validate';
 
 /** The first line of what a machine sends: what it is, and what it is sewing. */
 export interface LinkHead {
@@ -37,6 +39,8 @@ export interface LinkAnswer {
 
 /** At most so many lines in one request: three minutes of twenty readings a second. */
 export const MOST_LINES = 4000;
+/** Letters a request may hold. */
+const MOST_LETTERS = 1_000_000;
 /** The path is kept to about this, inches. */
 const NEAR_IN = 0.04;
 const USUAL_LIMIT = 3;
@@ -64,6 +68,17 @@ const AS_FAULT: Partial<Record<LinkEvent, string>> = {
   'thread-break': 'top_break',
   'bobbin-out': 'bobbin_out',
 };
+
+/** Lines of a machine as they came. */
+export class SentReadings {
+  @Words(MOST_LETTERS, 'Send the readings as lines.') text!: string;
+}
+
+/** The same, as a command. */
+export async function keepReadings(context: Context, input: unknown): Promise<Result<LinkAnswer>> {
+  const checked = await check(SentReadings, input);
+  return checked.ok ? takeIn(context, checked.value.text) : checked;
+}
 
 /** Takes in what a machine sent: a head, then readings. What came before counts once; a broken thread raises a fault by itself. */
 export async function takeIn(context: Context, text: string): Promise<Result<LinkAnswer>> {
@@ -151,7 +166,7 @@ export interface StepWork {
 
 /** What the stand-in machine is to sew for a step: rows over its zones in that pass; null when there is no such step. */
 export async function stepWork(
-  { sql }: Pick<Context, 'sql'>,
+  sql: Sql,
   quiltId: string,
   key: { pass: number; thread: string; stabilise: boolean },
 ): Promise<StepWork | null> {

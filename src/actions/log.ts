@@ -77,6 +77,15 @@ export class Entry {
   @Maybe() @Id('Name the entry that is taken back by its id.') undoes?: string;
 }
 
+/** What a device sends at once. */
+export class SentEntries {
+  @Id('Say which device writes: device is a UUID.') device!: string;
+  @IsArray({ message: 'entries is a list.' })
+  @ArrayMaxSize(MOST_ENTRIES, { message: `At most ${MOST_ENTRIES} entries a request.` })
+  entries!: unknown[];
+  @Maybe() @Text(40) sentAt?: string;
+}
+
 export interface LogAnswer {
   kept: string[];
   refused: { id: string; reason: string }[];
@@ -107,6 +116,16 @@ export async function keepEntries(
     else refused.push({ id: idOf(raw), reason: result.problems[0]!.message });
   }
   return { kept, refused, now: new Date().toISOString() };
+}
+
+/** The same, as a command: each entry is read by itself, so that one nobody can read holds up no other. */
+export async function keepSent(context: Context, input: unknown): Promise<Result<LogAnswer>> {
+  const { entries, ...head } = (input ?? {}) as Record<string, unknown>;
+  const list = Array.isArray(entries) ? (entries as unknown[]) : null;
+  const checked = await check(SentEntries, { ...head, entries: list ? list.map(() => 0) : entries });
+  if (!checked.ok) return checked;
+  const { device, sentAt } = checked.value;
+  return done(await keepEntries(context, device, list!, sentAt));
 }
 
 /** A clock is called wrong from this on; less is the way of the message, milliseconds. */

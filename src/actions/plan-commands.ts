@@ -209,8 +209,9 @@ export const putOnFrame = (context: Context, input: unknown): Promise<Result<{ w
       if (other && other.id !== form.insteadOf)
         return refuse(`${other.name} is on this frame. Take it off first?`, 'insteadOf');
       if (other) await setOnFrame(tx, other.id, false);
-      await setOnFrame(tx, form.quiltId, form.where === 'on');
-      return done({ where: form.where });
+      return (await setOnFrame(tx, form.quiltId, form.where === 'on'))
+        ? done({ where: form.where })
+        : refuse('This quilt is not here to be sewn any more. Go back to the Rack.', 'quiltId');
     },
     { one_quilt_on_a_frame: ['insteadOf', 'Another quilt is on this frame. Reload to see which.'] },
   );

@@ -1,7 +1,6 @@
+import { ask } from '@/actions/queries';
 import { Link } from '@/ui/kit/Link';
 import { format, parseISO } from 'date-fns';
-import { readRackView } from '@/actions/rack';
-import { db } from '@/data/sql';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { SourceKey } from '@/ui/kit/Sourced';
@@ -13,7 +12,7 @@ import { RackRail } from '@/ui/rack/RackRail';
 export const metadata = { title: 'Rack · Tidy Spool' };
 
 export default async function RackPage() {
-  const view = await readRackView(db(), new Date());
+  const view = await ask.readRackView(new Date());
   if (!view || view.rails.every((r) => r.quilts.length === 0))
     return (
       <Empty

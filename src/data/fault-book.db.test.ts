@@ -1,6 +1,6 @@
+import { RATED_BY } from '@/core/fields/lists';
 import {
   type BookFilter,
-  RATED_BY,
   readBook,
   readCures,
   readMonths,

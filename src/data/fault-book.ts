@@ -1,10 +1,9 @@
+import type { BookSort, RatedBy } from '@/core/fields/lists';
 import type { Tally } from '@/core/faults/rates';
 import type { FaultState, FaultWay } from '@/core/fields/lists';
 import type { Sql } from './sql';
 
 /** By what faults are counted against stitches. */
-export const RATED_BY = ['thread', 'line', 'needle', 'fabric', 'batting', 'technique', 'machine'] as const;
-export type RatedBy = (typeof RATED_BY)[number];
 
 /** What the book is narrowed to. */
 export interface BookFilter {
@@ -16,8 +15,6 @@ export interface BookFilter {
   of: string | null;
   sort: BookSort;
 }
-export const BOOK_SORTS = ['newest', 'oldest', 'dearest'] as const;
-export type BookSort = (typeof BOOK_SORTS)[number];
 
 export interface BookRow {
   id: string;

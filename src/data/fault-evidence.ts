@@ -34,6 +34,7 @@ export async function writeEvidence(
     insert into fault_evidence (fault_id, absent, facts, done, cause, own_cause, remedy, helped, minutes_lost, closed_at, left_out)
     select ${faultId}, ${e.absent}, ${sql.json(e.facts)}, ${sql.json(e.done)}, ${e.cause}, ${e.ownCause}, ${e.remedy},
            ${e.helped}, ${e.minutesLost}, ${e.closedAt}, ${e.leftOut}
+    where ${seenVersion}::int = 0 or exists (select from fault_evidence where fault_id = ${faultId})
     on conflict (fault_id) do update set absent = excluded.absent, facts = excluded.facts, done = excluded.done,
       cause = excluded.cause, own_cause = excluded.own_cause, remedy = excluded.remedy, helped = excluded.helped,
       minutes_lost = excluded.minutes_lost, closed_at = excluded.closed_at, left_out = excluded.left_out,

@@ -52,6 +52,7 @@ export async function writeHandBack(
                            word, waived_by, waived_why, came_to)
     select ${quiltId}, ${h.offFrameAt}, ${h.trimmedAt}, ${h.topSeenAt}, ${h.backSeenAt}, ${h.washedAt}, ${h.widthsIn},
            ${h.lengthsIn}, ${h.word}, ${h.waivedBy}, ${h.waivedWhy}, ${h.cameTo && sql.json(h.cameTo as never)}
+    where ${seenVersion}::int = 0 or exists (select from hand_back where quilt_id = ${quiltId})
     on conflict (quilt_id) do update set off_frame_at = excluded.off_frame_at, trimmed_at = excluded.trimmed_at,
       top_seen_at = excluded.top_seen_at, back_seen_at = excluded.back_seen_at, washed_at = excluded.washed_at,
       widths_in = excluded.widths_in, lengths_in = excluded.lengths_in, word = excluded.word,

@@ -20,6 +20,9 @@ export async function writePrepared(
   p: Omit<Prepared, 'version'>,
 ): Promise<number | null> {
   const row = { ...p, quiltId };
+  // A page that saw something chosen does not choose anew what somebody took away.
+  const isThere = seen === 0 || (await sql`select from prepared where quilt_id = ${quiltId}`).length > 0;
+  if (!isThere) return null;
   const [kept] = await sql<{ version: number }[]>`
     insert into prepared ${sql(row, 'quiltId', ...FIELDS)}
     on conflict (quilt_id) do update set ${sql(row, ...FIELDS)}, version = prepared.version + 1

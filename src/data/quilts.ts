@@ -221,11 +221,14 @@ export async function readFramed(sql: Sql, id: string): Promise<{ id: string; na
   return row ?? null;
 }
 
-/** Puts a quilt on the frame of its machine, or takes it off. */
-export const setOnFrame = (sql: Sql, id: string, on: boolean) => sql`
+/** Puts a quilt on the frame of its machine, or takes it off; false when there is no such quilt to sew. */
+export const setOnFrame = async (sql: Sql, id: string, on: boolean): Promise<boolean> =>
+  (
+    await sql`
   update quilt set on_frame_since = ${on ? sql`current_date` : null}, waits_for = '', version = version + 1,
     step = case when ${on} and step <> 'hand-back' then 'quilt' else step end
-  where id = ${id} and handed_back_on is null and withdrawn_on is null`;
+  where id = ${id} and handed_back_on is null and withdrawn_on is null returning id`
+  ).length === 1;
 
 /** A quilt goes home on a day, or comes back. False when it was changed meanwhile. */
 export async function setHandedBack(

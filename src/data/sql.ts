@@ -20,6 +20,11 @@ export function connect(url: string, max = 10, schema?: string): postgres.Sql {
   });
 }
 
+/** Whether the database answers; throws if not. */
+export const isThere = async (sql: Sql): Promise<void> => {
+  await sql`select 1`;
+};
+
 /** The one pool of this process. DATABASE_URL says which database. */
 export function db(): postgres.Sql {
   const url = process.env.DATABASE_URL;

@@ -10,15 +10,17 @@ import { BadBackup } from '@/backup/read';
 import { restoreBackup } from '@/backup/restore';
 import { scratchFolder } from '@/backup/scratch';
 import { writeBackup, writeBackupFile } from '@/backup/write';
-import { db } from '@/data/sql';
+import { thisContext } from '@/actions/context';
+import { ANYONE, permitted } from '@/actions/may';
 import { insertCopy, oneAtATime } from '@/data/backup';
 
 export const dynamic = 'force-dynamic';
 
 /** The whole studio as one file, as it is read. */
 export function GET(): Response {
+  const { sql } = permitted(thisContext(), ANYONE);
   const out = new PassThrough();
-  oneAtATime(db(), () => writeBackup(db(), out, new Date())).catch((error: Error) => {
+  oneAtATime(sql, () => writeBackup(sql, out, new Date())).catch((error: Error) => {
     void mishap('backup', error);
     out.destroy(error);
   });
@@ -33,6 +35,7 @@ export function GET(): Response {
 
 /** Takes a copy back, and says line by line how far it is; the present studio is saved first. */
 export function POST(request: Request): Response {
+  const { sql } = permitted(thisContext(), ANYONE);
   const lines = new PassThrough();
   const tell = (line: object) => void lines.write(`${JSON.stringify(line)}\n`);
   const act = async () => {
@@ -42,15 +45,15 @@ export function POST(request: Request): Response {
       const file = join(folder, 'copy.zip');
       await pipeline(Readable.fromWeb(request.body as never), createWriteStream(file, { mode: 0o600 }));
       tell({ words: 'The file is here; it is read through now.' });
-      const done = await oneAtATime(db(), async () => {
+      const done = await oneAtATime(sql, async () => {
         const now = new Date();
         const plan = copyPlan();
         const saved = `before-restore-${format(now, 'yyyy-MM-dd-HHmmss')}.zip`;
-        const { bytes } = await writeBackupFile(db(), join(plan?.folder ?? folder, saved), now);
-        const back = await restoreBackup(db(), process.env.DATABASE_URL!, file, now, (words) =>
+        const { bytes } = await writeBackupFile(sql, join(plan?.folder ?? folder, saved), now);
+        const back = await restoreBackup(sql, process.env.DATABASE_URL!, file, now, (words) =>
           tell({ words }),
         );
-        if (plan) await insertCopy(db(), { file: saved, bytes });
+        if (plan) await insertCopy(sql, { file: saved, bytes });
         return back;
       });
       tell({ done });

@@ -1,10 +1,9 @@
-import { readBegun } from '@/data/begun';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { BeginBench } from '@/ui/begin/BeginBench';
 
 export const metadata = { title: 'Begin' };
 
 /** From an empty studio to the first set-up along one thread. */
 export default async function BeginPage() {
-  return <BeginBench begun={await readBegun(db())} />;
+  return <BeginBench begun={await ask.readBegun()} />;
 }

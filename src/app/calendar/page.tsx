@@ -1,11 +1,10 @@
-import { readCalendar } from '@/actions/calendar';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { CalendarBench } from '@/ui/calendar/CalendarBench';
 
 export const metadata = { title: 'Calendar' };
 
 export default async function CalendarPage() {
-  const view = await readCalendar(db(), new Date());
+  const view = await ask.readCalendar(new Date());
   return (
     view && (
       <CalendarBench

@@ -1,6 +1,7 @@
 import { FAULT_STATES, type FaultState } from '@/core/fields/lists';
 import { signs } from '@/core/tables/symptoms';
-import { BOOK_SORTS, type BookFilter, type BookSort, RATED_BY, type RatedBy } from '@/data/fault-book';
+import { BOOK_SORTS, type BookSort, RATED_BY, type RatedBy } from '@/core/fields/lists';
+import type { BookFilter } from '@/data/fault-book';
 
 export type BookQuery = Partial<Record<'q' | 'sign' | 'state' | 'by' | 'of' | 'sort', string>>;
 

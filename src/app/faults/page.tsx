@@ -1,10 +1,10 @@
+import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { causes } from '@/core/faults/knowledge';
 import { FAULT_STATE_WORD as STATE_WORD, FAULT_STATES } from '@/core/fields/lists';
 import { signs } from '@/core/tables/symptoms';
-import { BOOK_SORTS, type BookSort, RATED_BY, readBook, readTallies, readTimeLost } from '@/data/fault-book';
-import { db } from '@/data/sql';
+import { BOOK_SORTS, type BookSort, RATED_BY } from '@/core/fields/lists';
 import { Empty } from '@/ui/kit/Empty';
 import { Parts } from '@/ui/kit/Parts';
 import { HeadRow } from '@/ui/kit/HeadRow';
@@ -37,9 +37,9 @@ export default async function FaultBookPage({
   const filter = filterOf(query);
   const part = PARTS.find((p) => p.id === query.part)?.id ?? 'rates';
   const [found, tallies, lost] = await Promise.all([
-    readBook(db(), filter, SHOWN),
-    readTallies(db(), 'machine'),
-    readTimeLost(db()),
+    ask.readBook(filter, SHOWN),
+    ask.readTallies('machine'),
+    ask.readTimeLost(),
   ]);
   const all = tallies.reduce(
     (sum, t) => ({ faults: sum.faults + t.faults, stitches: sum.stitches + t.stitches }),

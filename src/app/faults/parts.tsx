@@ -1,3 +1,4 @@
+import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
 import { changedWith, type ChangedThing } from '@/core/faults/changed-with';
 import { changePoint } from '@/core/faults/change-point';
@@ -8,17 +9,8 @@ import { shownChance } from '@/core/statistics/chance';
 import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
-import {
-  type BookFilter,
-  type RatedBy,
-  readCures,
-  readFittedBetween,
-  readMonths,
-  readStretches,
-  readTallies,
-  readWays,
-} from '@/data/fault-book';
-import { db } from '@/data/sql';
+import type { RatedBy } from '@/core/fields/lists';
+import type { BookFilter } from '@/data/fault-book';
 import { RateBars } from '@/ui/fault-bench/RateBars';
 import { Trend } from '@/ui/fault-bench/Trend';
 import { HeadRow } from '@/ui/kit/HeadRow';
@@ -50,7 +42,7 @@ const sumOf = (of: readonly { faults: number; stitches: number }[]) =>
 
 /** Rates by one thing: what is surely more first, what nothing tells apart by name. */
 export async function RatesPart({ filter }: { filter: BookFilter }) {
-  const tallies = await readTallies(db(), filter.by);
+  const tallies = await ask.readTallies(filter.by);
   const rates = faultRates({ tallies, all: sumOf(tallies) });
   const bars = ordered(
     tallies.flatMap((t) => {
@@ -88,7 +80,7 @@ const rate = (r: { mean: number; low: number; high: number }) =>
 
 /** Whether the rate changed lately, since when, and what changed with it; and month by month. */
 export async function SincePart({ filter }: { filter: BookFilter }) {
-  const [stretches, months] = await Promise.all([readStretches(db(), filter), readMonths(db(), filter)]);
+  const [stretches, months] = await Promise.all([ask.readStretches(filter), ask.readMonths(filter)]);
   const change = changePoint(stretches);
   const all = sumOf(months);
   const rates = faultRates({
@@ -101,8 +93,7 @@ export async function SincePart({ filter }: { filter: BookFilter }) {
   });
   const since = change && stretches[change.at];
   const fitted = since
-    ? await readFittedBetween(
-        db(),
+    ? await ask.readFittedBetween(
         stretches[Math.max(0, change.from - 1)]!.at,
         stretches[Math.min(change.to, stretches.length - 1)]!.at,
       )
@@ -158,7 +149,7 @@ const PLACES = ['curve', 'point', 'start', 'seam'] as const;
 
 /** By the way the hand went. Stitches are not counted by way: the four ways of the compass are taken as sewn alike. */
 export async function WaysPart() {
-  const [ways, tallies] = await Promise.all([readWays(db()), readTallies(db(), 'machine')]);
+  const [ways, tallies] = await Promise.all([ask.readWays(), ask.readTallies('machine')]);
   const { stitches } = sumOf(tallies);
   const of = (way: string) => ways.find((w) => w.direction === way)?.faults ?? 0;
   const four = COMPASS.map((id) => ({ id, faults: of(id), stitches: stitches / 4 }));
@@ -190,7 +181,7 @@ export async function WaysPart() {
 
 /** What was done about what, and how often it helped. */
 export async function CuresPart() {
-  const cures = await readCures(db());
+  const cures = await ask.readBookCures();
   return (
     <section aria-label="What cured what">
       <h2 className="text-[17px]">What cured what</h2>

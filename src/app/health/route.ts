@@ -1,11 +1,11 @@
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 
 export const dynamic = 'force-dynamic';
 
 /** Whether the server and its database answer. */
 export async function GET() {
   try {
-    await db()`select 1`;
+    await ask.isThere();
     return Response.json({ ok: true });
   } catch {
     return Response.json({ ok: false }, { status: 503 });

@@ -1,8 +1,7 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { thisContext } from '@/actions/context';
-import { stepWork, takeIn } from '@/actions/link';
-import { readPath, readRuns } from '@/data/link';
-import { db } from '@/data/sql';
+import { perform } from '@/actions/registry';
 import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
@@ -18,7 +17,7 @@ async function keep(request: Request) {
     return told(413, 'At most 1 MB a request.');
   const text = await request.text();
   if (text.length > MOST_BYTES) return told(413, 'At most 1 MB a request.');
-  const r = await takeIn(thisContext(), text);
+  const r = await perform(thisContext(), 'keepReadings', { text });
   return r.ok ? Response.json(r.value, { headers: NO_STORE }) : told(400, r.problems[0]!.message);
 }
 
@@ -31,7 +30,7 @@ async function read(request: Request) {
   if (!isUUID(quilt)) return told(400, 'Say which quilt: quilt is its id.');
   const pass = Number(query.get('pass'));
   if (query.has('pass')) {
-    const work = await stepWork({ sql: db() }, quilt, {
+    const work = await ask.stepWork(quilt, {
       pass,
       thread: query.get('thread') ?? '',
       stabilise: query.get('stabilise') === 'true',
@@ -40,9 +39,9 @@ async function read(request: Request) {
       ? Response.json(work, { headers: NO_STORE })
       : told(404, 'The plan of this quilt has no such step.');
   }
-  const runs = await readRuns(db(), quilt);
+  const runs = await ask.readRuns(quilt);
   const lines: string[] = [];
-  for (const run of runs) lines.push(JSON.stringify({ ...run, path: await readPath(db(), run.id) }));
+  for (const run of runs) lines.push(JSON.stringify({ ...run, path: await ask.readPath(run.id) }));
   return new Response(lines.map((l) => `${l}\n`).join(''), {
     headers: { 'Content-Type': 'application/x-ndjson; charset=utf-8', ...NO_STORE },
   });

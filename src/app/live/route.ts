@@ -1,7 +1,6 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { onEntry } from '@/actions/live';
-import { readEntries } from '@/data/log';
-import { db } from '@/data/sql';
 import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
@@ -19,7 +18,7 @@ async function listen(request: Request): Promise<Response> {
   if (!isUUID(quilt)) return new Response('Say which quilt: quilt is its id.', { status: 400 });
   if (!/^\d{1,15}$/.test(last)) return new Response('The last cursor is a whole number.', { status: 400 });
   // Whoever comes while the database is away is told when to come again.
-  await db()`select 1`;
+  await ask.isThere();
   let cursor = Number(last);
   let end = () => {};
   const body = new ReadableStream<Uint8Array>({
@@ -34,7 +33,7 @@ async function listen(request: Request): Promise<Response> {
         try {
           do {
             again = false;
-            for (const e of await readEntries(db(), quilt, cursor)) {
+            for (const e of await ask.readEntries(quilt, cursor)) {
               cursor = e.cursor;
               send(`id: ${cursor}\ndata: ${JSON.stringify(e)}\n\n`);
             }

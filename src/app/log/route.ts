@@ -1,8 +1,8 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { thisContext } from '@/actions/context';
-import { keepEntries, MOST_ENTRIES } from '@/actions/log';
-import { readEntries } from '@/data/log';
-import { db } from '@/data/sql';
+import { perform } from '@/actions/registry';
+import type { Problem } from '@/actions/result';
 import { unlessAway } from '@/serve/away';
 
 export const dynamic = 'force-dynamic';
@@ -24,25 +24,15 @@ async function keep(request: Request) {
   } catch {
     return told(400, 'This is not JSON.');
   }
-  const { device, entries, sentAt } = (body ?? {}) as {
-    device?: unknown;
-    entries?: unknown;
-    sentAt?: unknown;
-  };
-  if (!isUUID(device)) return told(400, 'Say which device writes: device is a UUID.');
-  if (!Array.isArray(entries)) return told(400, 'entries is a list.');
-  if (entries.length > MOST_ENTRIES) return told(413, `At most ${MOST_ENTRIES} entries a request.`);
-  return Response.json(
-    await keepEntries(
-      thisContext(),
-      device as string,
-      entries,
-      typeof sentAt === 'string' ? sentAt : undefined,
-    ),
-    {
-      headers: { 'Cache-Control': 'no-store' },
-    },
-  );
+  const { device, entries, sentAt } = (body ?? {}) as Record<string, unknown>;
+  const kept = await perform(thisContext(), 'keepEntries', {
+    device,
+    entries,
+    ...(typeof sentAt === 'string' ? { sentAt } : {}),
+  });
+  if (kept.ok) return Response.json(kept.value, { headers: { 'Cache-Control': 'no-store' } });
+  const [{ path, message }] = kept.problems as [Problem];
+  return told(path === 'entries' && Array.isArray(entries) ? 413 : 400, message);
 }
 
 /** The entries of a quilt after a cursor, a line each, in the server’s order. */
@@ -54,7 +44,7 @@ async function read(request: Request) {
   const after = query.get('after') ?? '0';
   if (!isUUID(quilt)) return told(400, 'Say which quilt: quilt is its id.');
   if (!/^\d{1,15}$/.test(after)) return told(400, 'after is a cursor, a whole number.');
-  const entries = await readEntries(db(), quilt, Number(after));
+  const entries = await ask.readEntries(quilt, Number(after));
   return new Response(entries.map((e) => `${JSON.stringify(e)}\n`).join(''), {
     headers: { 'Content-Type': 'application/x-ndjson; charset=utf-8', 'Cache-Control': 'no-store' },
   });

@@ -1,10 +1,9 @@
+import { ask } from '@/actions/queries';
 import { format, parseISO } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
-import { readRecord, readRecordLines, readRecordSum, type RecordFilter } from '@/data/hand-back';
-import { db } from '@/data/sql';
-import { readWithdrawn } from '@/data/quilts';
+import type { RecordFilter } from '@/data/hand-back';
 import { Empty } from '@/ui/kit/Empty';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Narrow, NarrowBy } from '@/ui/kit/Narrow';
@@ -27,10 +26,10 @@ const hours = (min: number) => (min < 60_000 ? (min / 60).toFixed(1) : grouped(m
 export default async function RecordPage({ searchParams }: { searchParams: Promise<Query> }) {
   const filter = filterOf(await searchParams);
   const [found, sum, lines, withdrawn] = await Promise.all([
-    readRecord(db(), filter, SHOWN),
-    readRecordSum(db()),
-    readRecordLines(db()),
-    readWithdrawn(db(), SHOWN),
+    ask.readRecord(filter, SHOWN),
+    ask.readRecordSum(),
+    ask.readRecordLines(),
+    ask.readWithdrawn(SHOWN),
   ]);
   const rows = found.slice(0, SHOWN);
   const narrowed = filter.words !== '' || filter.cloth || filter.thread || filter.technique;

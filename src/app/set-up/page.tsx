@@ -1,16 +1,11 @@
-import { keptShelf } from '@/actions/kept-shelf';
+import { ask } from '@/actions/queries';
 import { machineForCore, needlesFor, schoolsForCore, threadsOf } from '@/actions/match-sources';
 import { USE_LABEL, WISH_LABEL } from '@/core/fields/lists';
 import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
-import { readMachines, readScales } from '@/data/machines';
-import { readDrawer } from '@/data/needles';
 import { USUAL_MACHINES } from '@/core/machine/usual';
 import type { Machine } from '@/data/types';
-import { readZonesToMatch } from '@/data/zones';
-import { readPreferences } from '@/data/preferences';
-import { db } from '@/data/sql';
 import { QuickBench } from '@/ui/quick/QuickBench';
 
 export const metadata = { title: 'Quick set-up' };
@@ -23,16 +18,15 @@ const listed = (labels: Readonly<Record<string, string>>) =>
   Object.entries(labels).map(([value, label]) => ({ value, label }));
 
 export default async function QuickPage() {
-  const sql = db();
   const [machines, shelf, drawer, preferences, zones] = await Promise.all([
-    readMachines(sql),
-    keptShelf(sql),
-    readDrawer(sql),
-    readPreferences(sql),
-    readZonesToMatch(sql, MOST_ZONES),
+    ask.readMachines(),
+    ask.keptShelf(),
+    ask.readDrawer(),
+    ask.readPreferences(),
+    ask.readZonesToMatch(MOST_ZONES),
   ]);
   const machine = machines[0] ?? null;
-  const measured = machine ? await readScales(sql, machine.id) : [];
+  const measured = machine ? await ask.readScales(machine.id) : [];
   const named = new Set<string>();
   // A line in one colour stands once in the list; its colour is seen on the shelf.
   const threads = threadsOf(shelf.inUse).filter((t) => !named.has(t.name!) && named.add(t.name!));

@@ -1,6 +1,4 @@
-import { keptShelf } from '@/actions/kept-shelf';
-import { db } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
+import { ask } from '@/actions/queries';
 import { listedCones } from '@/ui/shelf/listed';
 import { ShelfBench } from '@/ui/shelf/ShelfBench';
 
@@ -8,8 +6,8 @@ export const metadata = { title: 'Thread shelf' };
 
 export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ cone?: string }> }) {
   const [cones, preferences, { cone }] = await Promise.all([
-    keptShelf(db()),
-    readPreferences(db()),
+    ask.keptShelf(),
+    ask.readPreferences(),
     searchParams,
   ]);
   return <ShelfBench key={cone} shelf={listedCones(cones)} lowM={preferences?.lowM ?? 300} open={cone} />;

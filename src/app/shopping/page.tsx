@@ -1,5 +1,4 @@
-import { readShopping } from '@/actions/shopping';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { Empty } from '@/ui/kit/Empty';
 import { ButtonLink } from '@/ui/kit/Button';
 import { ShoppingList } from '@/ui/shopping/ShoppingList';
@@ -8,7 +7,7 @@ export const metadata = { title: 'Shopping and winding' };
 
 /** What is to be bought, wound or cut for everything that waits, by the day it is needed. */
 export default async function ShoppingPage() {
-  const lines = await readShopping(db(), new Date());
+  const lines = await ask.readShopping(new Date());
   if (!lines)
     return (
       <Empty

@@ -1,9 +1,6 @@
+import { ask } from '@/actions/queries';
 import { format, formatDistanceToNow, parseISO } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
-import { readMachines } from '@/data/machines';
-import { readOpenIntakes } from '@/data/intakes';
-import { readTakenInLately } from '@/data/quilts';
-import { db } from '@/data/sql';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { BeginTalk } from '@/ui/take-in/BeginTalk';
@@ -22,9 +19,9 @@ const ASKED: readonly (readonly [string, string])[] = [
 
 export default async function TakeInPage() {
   const [machines, open, lately] = await Promise.all([
-    readMachines(db()),
-    readOpenIntakes(db()),
-    readTakenInLately(db(), LATELY),
+    ask.readMachines(),
+    ask.readOpenIntakes(),
+    ask.readTakenInLately(LATELY),
   ]);
   if (machines.length === 0)
     return (

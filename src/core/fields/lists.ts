@@ -167,3 +167,10 @@ export const CONDITION_STATE_LABEL: Readonly<Record<ConditionState, string>> = {
   done: 'done',
 };
 export const SIDES = ['top', 'back'] as const;
+
+/** What the fault book counts by. */
+export const RATED_BY = ['thread', 'line', 'needle', 'fabric', 'batting', 'technique', 'machine'] as const;
+export type RatedBy = (typeof RATED_BY)[number];
+/** How it is put in order. */
+export const BOOK_SORTS = ['newest', 'oldest', 'dearest'] as const;
+export type BookSort = (typeof BOOK_SORTS)[number];

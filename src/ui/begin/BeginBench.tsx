@@ -2,7 +2,7 @@
 import { Check } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { type ReactNode, useState } from 'react';
-import { keepMachineAction, stockUsualAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { USUAL_BOBBINS, USUAL_MACHINES, USUAL_NEEDLES } from '@/core/machine/usual';
 import type { Begun } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
@@ -89,7 +89,7 @@ function Step({
 function MachineStep({ machines }: { machines: number }) {
   const [kind, setKind] = useState('long');
   const [name, setName] = useState('');
-  const { send, pending, problems, problemAt } = useActionForm(keepMachineAction, () =>
+  const { send, pending, problems, problemAt } = useActionForm(doors.keepMachine, () =>
     toast(
       'The machine is there. Its figures are the usual ones: change them by its manual when you have it at hand.',
     ),
@@ -178,7 +178,7 @@ function ThreadStep({ cones }: { cones: number }) {
 }
 
 function DrawerStep({ begun }: { begun: Begun }) {
-  const { send, pending, problems } = useActionForm(stockUsualAction, ({ count }) =>
+  const { send, pending, problems } = useActionForm(doors.stockUsual, ({ count }) =>
     toast(`${count} put in the drawer. Count them when you come by.`),
   );
   const has = [

@@ -5,7 +5,7 @@ import { Link } from '@/ui/kit/Link';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import type { CalendarJob } from '@/actions/calendar';
-import { setDaysAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { dateOfDay } from '@/core/calendar/days';
 import { Empty } from '@/ui/kit/Empty';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -32,7 +32,7 @@ export function CalendarBench({
   jobs: CalendarJob[];
 }) {
   const [open, setOpen] = useState<CalendarJob | null>(null);
-  const { send, problems } = useActionForm(setDaysAction, () => toast('The calendar is laid anew.'));
+  const { send, problems } = useActionForm(doors.setDays, () => toast('The calendar is laid anew.'));
   if (jobs.length === 0)
     return (
       <Empty
@@ -177,7 +177,7 @@ export function CalendarBench({
           act={(input) => {
             const form = input as { dueOn: string | null };
             // A promise that is past stays as it is unless it is moved.
-            return setDaysAction(form.dueOn === open.quilt.dueOn ? { ...form, dueOn: null } : form);
+            return doors.setDays(form.dueOn === open.quilt.dueOn ? { ...form, dueOn: null } : form);
           }}
           onDone={() => setOpen(null)}
           submit="Lay it so"

@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { CalendarJob } from '@/actions/calendar';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { CalendarBench } from './CalendarBench';
@@ -65,13 +65,13 @@ test('the arrows move a quilt by a day, never before today', async () => {
   bench(job({ startDay: today }));
   bar().focus();
   await userEvent.keyboard('{ArrowRight}');
-  expect(lastSent(actions.setDaysAction)).toMatchObject({
+  expect(lastSent(doors.setDays)).toMatchObject({
     quiltId: 'quilt-1',
     version: 6,
     startsOn: '2026-11-26',
   });
   await userEvent.keyboard('{ArrowLeft}');
-  expect(lastSent(actions.setDaysAction)).toMatchObject({ startsOn: '2026-11-25' });
+  expect(lastSent(doors.setDays)).toMatchObject({ startsOn: '2026-11-25' });
 });
 test('opened, its dates can be changed; a promise left alone is not sent', async () => {
   bench(job());
@@ -81,7 +81,7 @@ test('opened, its dates can be changed; a promise left alone is not sent', async
   expect(dialog).toHaveTextContent('Likely done Sun 29 Nov, 8 times in 10 by Tue 1 Dec.');
   await fill(within(dialog).getByLabelText(/^May begin/), '2026-12-01');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
-  expect(lastSent(actions.setDaysAction)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });
+  expect(lastSent(doors.setDays)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });
 });
 test('a promise that was moved is sent, and a refusal stands at it', async () => {
   bench(job());
@@ -91,14 +91,14 @@ test('a promise that was moved is sent, and a refusal stands at it', async () =>
   const due = within(dialog).getByLabelText('Promised for');
   await userEvent.clear(due);
   await fill(due, '2026-11-01');
-  refuseNext(actions.setDaysAction, 'dueOn', 'A promise lies in the future.');
+  refuseNext(doors.setDays, 'dueOn', 'A promise lies in the future.');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
-  expect(lastSent(actions.setDaysAction)).toMatchObject({ dueOn: '2026-11-01' });
+  expect(lastSent(doors.setDays)).toMatchObject({ dueOn: '2026-11-01' });
   expect(await within(dialog).findByText('A promise lies in the future.')).toBeInTheDocument();
 });
 test('a move refused is said on the page', async () => {
   bench(job());
-  refuseNext(actions.setDaysAction, '', 'This quilt was changed in another window meanwhile.');
+  refuseNext(doors.setDays, '', 'This quilt was changed in another window meanwhile.');
   bar().focus();
   await userEvent.keyboard('{ArrowRight}');
   expect(await screen.findByText(/changed in another window/)).toBeInTheDocument();

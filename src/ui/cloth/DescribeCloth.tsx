@@ -3,7 +3,7 @@ import { predicted } from '@/core/source/known';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { nameClothAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { CarefulMatch } from '@/core/cloth/careful-match';
 import { type NearCloth, WEIGHT_WORDS } from '@/core/cloth/nearest-cloth';
 import type { MatchRequest } from '@/core/match/request';
@@ -63,7 +63,7 @@ export function DescribeCloth({
     toast('The fabric is kept under its kind, with its description.');
     router.refresh();
   }, [router]);
-  const { send, pending, problems } = useActionForm(nameClothAction, named);
+  const { send, pending, problems } = useActionForm(doors.nameCloth, named);
   const inWords = `${gM2} g/m², ${WEAVE_LABEL[weave]}, stretch: ${STRETCH[stretch]}, ${SHINE_LABEL[shine]}`;
   return (
     <div className="mt-2 grid gap-x-8 gap-y-4 border-t-2 border-ink pt-3 lg:grid-cols-[300px_minmax(0,1fr)]">

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { type CarefulQuestion, carefulMatch } from '@/core/cloth/careful-match';
 import { attempt } from '@/core/notes';
 import { aMatch, shelf } from '@/core/testing/a-shelf';
@@ -72,7 +72,7 @@ test('the cautious set-up is on the shelf, and the test to sew first warns of th
 });
 
 test('naming it sends kind, place, version and the description in words', async () => {
-  const name = jest.mocked(actions.nameClothAction);
+  const name = jest.mocked(doors.nameCloth);
   describeIt();
   await userEvent.click(within(nearest()[0]!).getByRole('button', { name: 'It is this' }));
   expect(name.mock.calls.at(-1)![0]).toMatchObject({

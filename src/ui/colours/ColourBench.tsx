@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useForm, useWatch } from 'react-hook-form';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { recolourAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { busynessOf } from '@/core/colour/busyness';
 import { rankColours } from '@/core/colour/rank';
 import { Marks, Labels } from '@/ui/draw/Marks';
@@ -93,7 +93,7 @@ export function ColourBench({
     toast('Colours kept. The zone is matched by them from now on.');
     router.refresh();
   }, [router]);
-  const { send, pending, problems } = useActionForm(recolourAction, done);
+  const { send, pending, problems } = useActionForm(doors.recolour, done);
   const paint = (hex: string, share?: number) =>
     setCloths((now) => {
       const dyed = now.map((c, i) => (i === here ? { ...c, hex } : c));

@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { rankColours } from '@/core/colour/rank';
 import { shelf } from '@/core/testing/a-shelf';
 import { diameterMm } from '@/core/thread/thread';
@@ -172,7 +172,7 @@ describe('a photograph', () => {
   };
   test('its colours are offered with their shares, and taken for the fabric picked', async () => {
     read.mockResolvedValueOnce(photo);
-    const keep = jest.mocked(actions.recolourAction);
+    const keep = jest.mocked(doors.recolour);
     bench();
     await userEvent.click(screen.getByRole('radio', { name: /Ember/ }));
     await give();

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useForm, useWatch } from 'react-hook-form';
-import { closeFaultAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
@@ -55,7 +55,7 @@ export function CloseForm({
   const said = useWatch({ control: form.control }) as Ending;
   const { cause } = said;
   const set = (name: keyof Ending) => (value: string) => form.setValue(name, value);
-  const { send, pending, problems, problemAt } = useActionForm(closeFaultAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.closeFault, () => {
     toast('The fault is closed, and what it was is learned.');
     router.refresh();
   });

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { reopenFaultAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Fault, FaultRecordOf } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
@@ -18,7 +18,7 @@ export function Closed({
   causes: readonly Named[];
 }) {
   const router = useRouter();
-  const { send, pending, problems } = useActionForm(reopenFaultAction, () => router.refresh());
+  const { send, pending, problems } = useActionForm(doors.reopenFault, () => router.refresh());
   const act = (what: 'open' | 'leave out' | 'take in') =>
     send({ faultId: fault.id, version: evidence.version, act: what });
   const cause = evidence.cause ? nameOf(causes, evidence.cause) : evidence.ownCause;

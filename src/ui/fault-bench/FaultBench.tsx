@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { answerFaultAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Fault, FaultRecordOf } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
@@ -47,7 +47,7 @@ export function FaultBench({
   // On a phone one of the three at a time.
   const [screen, setScreen] = useState('check');
   const on = (name: string) => (screen === name ? '' : 'max-sm:hidden');
-  const answer = useActionForm(answerFaultAction, () => router.refresh());
+  const answer = useActionForm(doors.answerFault, () => router.refresh());
   const send = (part: Partial<Pick<FaultRecordOf, 'absent' | 'facts' | 'done'>> & { seen?: string[] }) =>
     !answer.pending &&
     answer.send({

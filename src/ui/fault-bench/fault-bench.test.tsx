@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { FaultRecordOf } from '@/data/types';
 import { aFault, lastSent, refuseNext } from '@/ui/testing/studio';
 import { FaultBench } from './FaultBench';
@@ -105,7 +105,7 @@ test('five causes with their chances, never certain, each reason once', () => {
 test('an outcome, a question, a sign: each is sent with all that was answered before', async () => {
   bench({ evidence: { ...evidence, facts: { onset: 'sudden' } } });
   await userEvent.click(screen.getByRole('button', { name: 'Not right' }));
-  expect(lastSent(actions.answerFaultAction)).toMatchObject({
+  expect(lastSent(doors.answerFault)).toMatchObject({
     faultId: 'f',
     version: 2,
     seen: ['skipped'],
@@ -114,10 +114,10 @@ test('an outcome, a question, a sign: each is sent with all that was answered be
   });
   await waitFor(() => expect(screen.getByLabelText('Checked, not there')).toBeEnabled());
   await userEvent.selectOptions(screen.getByLabelText('Checked, not there'), 'Loops');
-  expect(lastSent(actions.answerFaultAction)).toMatchObject({ absent: ['loops'] });
+  expect(lastSent(doors.answerFault)).toMatchObject({ absent: ['loops'] });
   await waitFor(() => expect(screen.getByLabelText('When did it begin?')).toBeEnabled());
   await userEvent.selectOptions(screen.getByLabelText('When did it begin?'), 'cannot say');
-  expect(lastSent(actions.answerFaultAction)).toMatchObject({ facts: {} });
+  expect(lastSent(doors.answerFault)).toMatchObject({ facts: {} });
 });
 
 test('any check can be taken instead', async () => {
@@ -125,7 +125,7 @@ test('any check can be taken instead', async () => {
   await userEvent.selectOptions(screen.getByLabelText('Check something else'), 'Check two');
   expect(screen.getByRole('heading', { name: 'Check two' })).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'All right' }));
-  expect(lastSent(actions.answerFaultAction)).toMatchObject({ done: [{ check: 'two', outcome: 'ok' }] });
+  expect(lastSent(doors.answerFault)).toMatchObject({ done: [{ check: 'two', outcome: 'ok' }] });
 });
 
 test('closed with its cause, what was done and whether it held; a refusal stands at its field', async () => {
@@ -133,14 +133,14 @@ test('closed with its cause, what was done and whether it held; a refusal stands
   expect(screen.getByRole('heading', { name: 'It is gone. What was it?' })).toBeVisible();
   expect(screen.getByText(/“a net” helped 4 of 5 times/)).toBeVisible();
   await userEvent.selectOptions(screen.getByLabelText('Cause'), 'none of these: in my own words');
-  refuseNext(actions.closeFaultAction, 'ownCause', 'Say what it was.');
+  refuseNext(doors.closeFault, 'ownCause', 'Say what it was.');
   await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
   expect(await screen.findByText('Say what it was.')).toBeVisible();
   await fill(screen.getByLabelText(/^What it was/), 'a draught');
   await fill(screen.getByLabelText(/^What you did/), 'shut the door');
   await fill(screen.getByLabelText('Minutes it took'), '12,5');
   await userEvent.click(screen.getByRole('button', { name: 'Close this fault' }));
-  expect(lastSent(actions.closeFaultAction)).toMatchObject({
+  expect(lastSent(doors.closeFault)).toMatchObject({
     cause: null,
     ownCause: 'a draught',
     remedy: 'shut the door',
@@ -163,12 +163,12 @@ test('a closed one tells what it was, and is opened again or left out', async ()
   const was = screen.getByRole('region', { name: 'What it was' });
   expect(was).toHaveTextContent(/Cause rare.*a net\. A pass was sewn on without it\. It took 9 minutes/);
   await userEvent.click(screen.getByRole('button', { name: 'Leave it out' }));
-  expect(lastSent(actions.reopenFaultAction)).toMatchObject({ act: 'leave out', version: 2 });
+  expect(lastSent(doors.reopenFault)).toMatchObject({ act: 'leave out', version: 2 });
   await waitFor(() =>
     expect(screen.getByRole('button', { name: 'It is back: open it again' })).toBeEnabled(),
   );
   await userEvent.click(screen.getByRole('button', { name: 'It is back: open it again' }));
-  expect(lastSent(actions.reopenFaultAction)).toMatchObject({ act: 'open' });
+  expect(lastSent(doors.reopenFault)).toMatchObject({ act: 'open' });
 });
 
 test('rates: what the ranges part from the mean is worded, the rest is not', () => {

@@ -1,6 +1,6 @@
 'use client';
 import { useState, useTransition } from 'react';
-import { setFaultStatusAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { FAULT_STATE_WORD, type FaultState } from '@/core/fields/lists';
 import type { Fault } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
@@ -13,13 +13,15 @@ export function FaultActs({ fault }: { fault: Fault }) {
   const [word, setWord] = useState<string | null>(null);
   const set = (status: FaultState, version: number, said: string, undo: boolean) =>
     start(async () => {
-      const result = await setFaultStatusAction({
-        key: newKey(),
-        faultId: fault.id,
-        version,
-        status,
-        word: said,
-      }).catch((error: unknown) => ({ ok: false as const, problems: [unanswered(error)] }));
+      const result = await doors
+        .setFaultStatus({
+          key: newKey(),
+          faultId: fault.id,
+          version,
+          status,
+          word: said,
+        })
+        .catch((error: unknown) => ({ ok: false as const, problems: [unanswered(error)] }));
       if (!result.ok) return void toast(result.problems[0]!.message);
       setWord(null);
       toast(

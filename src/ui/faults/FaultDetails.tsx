@@ -3,7 +3,7 @@ import { Link } from '@/ui/kit/Link';
 import { useCallback } from 'react';
 import { Controller } from 'react-hook-form';
 import type { NotedFault } from '@/actions/faults';
-import { takeBackFaultAction, tellFaultAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { FaultWay } from '@/core/fields/lists';
 import { signs } from '@/core/tables/symptoms';
 import type { Zone } from '@/data/types';
@@ -67,13 +67,13 @@ export function FaultDetails({
   const where = place(zones);
   const { form, values } = useSpecForm([...where, NOTE, ...HELD], { ...said, state: 'fault' });
   const { send, pending, problems, problemAt } = useActionForm(
-    tellFaultAction,
+    doors.tellFault,
     useCallback(() => {
       toast(`Fault ${noted.n} is kept.`);
       onClose();
     }, [noted.n, onClose]),
   );
-  const back = useActionForm(takeBackFaultAction, () => {
+  const back = useActionForm(doors.takeBackFault, () => {
     toast(`Fault ${noted.n} is taken back.`);
     onClose();
   });

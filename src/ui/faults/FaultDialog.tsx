@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { NotedFault } from '@/actions/faults';
-import { logFaultAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { contains } from '@/core/geometry/polygon';
 import { signs } from '@/core/tables/symptoms';
 import type { Quilt, Zone } from '@/data/types';
@@ -49,7 +49,7 @@ export function FaultDialog({
     zoneId: zoneId ?? null,
   });
   const [noted, setNoted] = useState<NotedFault | null>(null);
-  const { send, pending, problems, problemAt } = useActionForm(logFaultAction, setNoted);
+  const { send, pending, problems, problemAt } = useActionForm(doors.logFault, setNoted);
 
   useEffect(() => {
     const gone = new AbortController();

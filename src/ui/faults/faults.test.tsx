@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { signs } from '@/core/tables/symptoms';
 import { aFault, aQuilt, aZone } from '@/ui/testing/studio';
 import { FaultDialog } from './FaultDialog';
@@ -86,7 +86,7 @@ describe('noting a fault', () => {
     return onClose;
   };
   const noted = () =>
-    jest.mocked(actions.logFaultAction).mockResolvedValueOnce({
+    jest.mocked(doors.logFault).mockResolvedValueOnce({
       ok: true,
       value: { id: 'f9', n: 7, version: 1, known: 'Fog above' },
     } as never);
@@ -94,7 +94,7 @@ describe('noting a fault', () => {
   test('what is seen is kept at once; all else is told after', async () => {
     const log = noted();
     const tell = jest
-      .mocked(actions.tellFaultAction)
+      .mocked(doors.tellFault)
       .mockResolvedValueOnce({ ok: true, value: { version: 2 } } as never);
     const onClose = await dialog();
     expect(screen.getByRole('dialog')).toHaveAccessibleDescription(/Stop sewing first/);
@@ -129,7 +129,7 @@ describe('noting a fault', () => {
   });
   test('problems stand at their fields, the dialog stays, and so does what was typed', async () => {
     noted();
-    jest.mocked(actions.tellFaultAction).mockResolvedValueOnce({
+    jest.mocked(doors.tellFault).mockResolvedValueOnce({
       ok: false,
       problems: [{ path: 'xIn', message: 'That is beyond the quilt.' }],
     });
@@ -146,7 +146,7 @@ describe('noting a fault', () => {
   test('noted by mistake, it is taken back', async () => {
     noted();
     const back = jest
-      .mocked(actions.takeBackFaultAction)
+      .mocked(doors.takeBackFault)
       .mockResolvedValueOnce({ ok: true, value: { id: 'f9' } } as never);
     const onClose = await dialog();
     await userEvent.click(screen.getByRole('button', { name: first.label }));
@@ -182,7 +182,7 @@ describe('the table of faults', () => {
     ['mended', 'Open again', 'open'],
   ] as const)('%s: pressing %s makes it %s, for the version seen', async (status, button, to) => {
     const set = jest
-      .mocked(actions.setFaultStatusAction)
+      .mocked(doors.setFaultStatus)
       .mockResolvedValueOnce({ ok: true, value: { version: 5 } } as never);
     render(<FaultTable faults={[fault({ status })]} />);
     await userEvent.click(within(screen.getAllByRole('row')[1]!).getByRole('button', { name: button }));
@@ -198,7 +198,7 @@ describe('the table of faults', () => {
   });
   test('accepted as it is only with a word', async () => {
     const set = jest
-      .mocked(actions.setFaultStatusAction)
+      .mocked(doors.setFaultStatus)
       .mockResolvedValueOnce({ ok: true, value: { version: 5 } } as never);
     render(<FaultTable faults={[fault()]} />);
     await userEvent.click(screen.getByRole('button', { name: 'Accept as it is' }));

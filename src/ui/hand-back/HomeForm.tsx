@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { handBackAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
 import { Problems } from '@/ui/kit/Problems';
@@ -28,7 +28,7 @@ export function HomeForm({
 }) {
   const router = useRouter();
   const { form } = useSpecForm(WAIVER, {});
-  const { send, pending, problems, problemAt } = useActionForm(handBackAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.handBack, () => {
     toast(home ? 'It is back on the Rack.' : 'It is handed back. It stays found with Ctrl K.');
     router.refresh();
   });

@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { measureHandBackAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
 import { Problems } from '@/ui/kit/Problems';
@@ -43,7 +43,7 @@ export function MeasureForm({
   const at = (of: readonly number[] | null, side: string) =>
     Object.fromEntries((of ?? []).map((v, i) => [`${side}_${i}`, v]));
   const { form } = useSpecForm(SPECS, { ...at(widthsIn, 'widthsIn'), ...at(lengthsIn, 'lengthsIn'), word });
-  const { send, pending, problems, problemAt } = useActionForm(measureHandBackAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.measureHandBack, () => {
     toast('The measures are kept.');
     router.refresh();
   });

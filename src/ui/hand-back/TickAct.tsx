@@ -2,7 +2,7 @@
 import { format } from 'date-fns';
 import { Check } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { markHandBackAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { HandBackAct } from '@/actions/hand-back';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
@@ -26,7 +26,7 @@ export function TickAct({
   first?: boolean;
 }) {
   const router = useRouter();
-  const { send, pending, problems } = useActionForm(markHandBackAction, () => router.refresh());
+  const { send, pending, problems } = useActionForm(doors.markHandBack, () => router.refresh());
   return (
     <div>
       <Button

@@ -2,7 +2,7 @@
 import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import type { ShownSearch } from '@/actions/learned-view';
-import { leaveOutSearchAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Problems } from '@/ui/kit/Problems';
 import { toast } from '@/ui/kit/toast';
@@ -10,7 +10,7 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 
 /** The finished searches, newest first; each can be left out of what is learned, or put back. */
 export function SearchList({ searches }: { searches: readonly ShownSearch[] }) {
-  const act = useActionForm(leaveOutSearchAction, () => toast('What is learned was worked out anew.'));
+  const act = useActionForm(doors.leaveOutSearch, () => toast('What is learned was worked out anew.'));
   return (
     <>
       <Problems problems={act.problems} />

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { LearnedView, ShownSearch } from '@/actions/learned-view';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
 import { effectDots } from './effect-dots';
 import { heldWords, LearnedBench } from './LearnedBench';
@@ -50,7 +50,7 @@ test.each([
 ])('%j: “%s”', async (one, act, leftOut) => {
   render(<LearnedBench {...view({ searches: [one] })} />);
   await userEvent.click(screen.getByRole('button', { name: `${act} Harbour Lights, zone A` }));
-  expect(lastSent(actions.leaveOutSearchAction)).toMatchObject({ setupId: 's1', leftOut });
+  expect(lastSent(doors.leaveOutSearch)).toMatchObject({ setupId: 's1', leftOut });
 });
 test('bands that hold too rarely or too often are said to be widened or narrowed', () => {
   expect(heldWords({ held: { bands: 50, inside: 30 }, widening: 1.4 })).toContain('widened by 1.4');

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useLayoutEffect } from 'react';
 import { v4 as uuidv4 } from 'uuid';
 import { toast } from '@/ui/kit/toast';
-import { saveMapAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { cutZone, drawZone, mapProblem, mergeZones, repeatShape } from '@/core/geometry/edit';
 import { areaOf, boundsOf, edgeLength, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { CoreError } from '@/core/notes';
@@ -49,7 +49,7 @@ export function MapEditor({
   const zones = moving ?? history.now;
   const problem = useMemo(() => mapProblem(history.now, quilt), [history.now, quilt]);
   const draftKey = `map ${quilt.id}`;
-  const { send, pending, problems } = useActionForm(saveMapAction, ({ zones: n }) => {
+  const { send, pending, problems } = useActionForm(doors.saveMap, ({ zones: n }) => {
     dropDraft(draftKey);
     toast(`The map is saved: ${n} zones.`);
     router.push(`/quilts/${quilt.id}/take-in`);

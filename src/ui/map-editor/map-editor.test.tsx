@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { areaOf, rect } from '@/core/geometry/polygon';
 import { router } from '@/ui/testing/browser';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
@@ -45,7 +45,7 @@ test('two merge into one, undone and done again', async () => {
   await press('Redo');
   expect(names()).toEqual(['Pans']);
   await userEvent.click(keep());
-  const sent = lastSent(actions.saveMapAction) as {
+  const sent = lastSent(doors.saveMap) as {
     zones: { id: string; geometry: never }[];
     version: number;
   };
@@ -112,7 +112,7 @@ test('a second window is told, and the drawing stays', async () => {
   await pick('A');
   await pick('B');
   await press('Merge 2');
-  refuseNext(actions.saveMapAction, '', 'This quilt was changed in another window meanwhile.');
+  refuseNext(doors.saveMap, '', 'This quilt was changed in another window meanwhile.');
   await userEvent.click(keep());
   expect(await screen.findByText(/changed in another window/)).toBeInTheDocument();
   expect(names()).toEqual(['Pans']);

@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
-import { chooseSetupAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { TensionSchool } from '@/core/fields/lists';
 import type { StitchMachine } from '@/core/stitch/machine';
 import type { Zone } from '@/data/types';
@@ -63,7 +63,7 @@ export function MatchBench({
   const [cardShown, setCardShown] = useState(false);
   const testHref = `/quilts/${quiltId}/test?zone=${zone.id}`;
   const done = useCallback(() => router.push(testHref), [router, testHref]);
-  const { send, pending, problems } = useActionForm(chooseSetupAction, done);
+  const { send, pending, problems } = useActionForm(doors.chooseSetup, done);
   const c = candidates[picked]!;
   const s = c.setup;
   const topHex = c.top.hex ?? CLEAR;

@@ -1,7 +1,7 @@
 'use client';
 import { unanswered } from '@/ui/kit/use-action-form';
 import { useState, useTransition } from 'react';
-import { askWhatIfAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Problem, Result } from '@/actions/result';
 import type { WhatIfAnswer } from '@/actions/what-if';
 import { Problems } from '@/ui/kit/Problems';
@@ -15,7 +15,7 @@ export function WhatIfPanel({
   zoneId,
   threads,
   held,
-  ask = askWhatIfAction,
+  ask = doors.askWhatIf,
 }: {
   quiltId: string;
   zoneId: string;

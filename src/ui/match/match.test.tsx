@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { WhatIfAnswer } from '@/actions/what-if';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { match } from '@/core/match/match';
 import { aMatch, machine as coreMachine, shelf } from '@/core/testing/a-shelf';
 import { layersMm } from '@/core/sandwich/sandwich';
@@ -323,7 +323,7 @@ describe('the bench of a zone', () => {
     expect(card).toHaveTextContent(/(?:mark [\d¼½¾]+|light|medium|firm).*about \d+ g on a gauge/);
   });
   test('choosing sends the pair, what was held, and the version seen', async () => {
-    const choose = jest.mocked(actions.chooseSetupAction);
+    const choose = jest.mocked(doors.chooseSetup);
     bench();
     await userEvent.click(screen.getAllByRole('radio')[1]!);
     await userEvent.click(screen.getByRole('button', { name: 'Test this set-up' }));
@@ -339,7 +339,7 @@ describe('the bench of a zone', () => {
     await waitFor(() => expect(router.push).toHaveBeenCalledWith('/quilts/q/test?zone=z'));
   });
   test('a card changed in another window is said, and nothing is left', async () => {
-    jest.mocked(actions.chooseSetupAction).mockResolvedValueOnce({
+    jest.mocked(doors.chooseSetup).mockResolvedValueOnce({
       ok: false,
       conflict: true,
       problems: [{ path: '', message: 'This card was changed in another window meanwhile.' }],

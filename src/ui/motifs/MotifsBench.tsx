@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { quiltZonesAction, setZoneRoleAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { ROLE_LABEL, ROLES } from '@/core/motifs/motif-table';
 import type { ProposalAnswer } from '@/core/motifs/motifs';
 import { LEVELS, type Level, type MotifsRequest } from '@/core/motifs/request';
@@ -66,12 +66,12 @@ export function MotifsBench({
   const { answer, problem } = useMotifs(request);
   const zone = zones.find((z) => z.id === zoneId)!;
   const own = answer?.zones.find((z) => z.id === zoneId) ?? null;
-  const role = useActionForm(setZoneRoleAction, () => {});
-  const apply = useActionForm(quiltZonesAction, ({ before }) =>
+  const role = useActionForm(doors.setZoneRole, () => {});
+  const apply = useActionForm(doors.quiltZones, ({ before }) =>
     toast('The zones are quilted so from now on. Match their set-ups next.', {
       action: {
         label: 'Undo',
-        onClick: () => void quiltZonesAction({ key: newKey(), quiltId: quilt.id, zones: before }),
+        onClick: () => void doors.quiltZones({ key: newKey(), quiltId: quilt.id, zones: before }),
       },
     }),
   );

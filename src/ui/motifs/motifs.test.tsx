@@ -1,6 +1,6 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { motifs, type MotifsAnswer } from '@/core/motifs/motifs';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { shapeNumbers } from '@/core/motifs/zone-shape';
@@ -55,7 +55,7 @@ test('proposals stand side by side; one is used in one press, every zone with it
   bench();
   const few = screen.getByRole('article', { name: 'Few motifs' });
   await userEvent.click(within(few).getByRole('button', { name: 'Use this' }));
-  const sent = lastSent(actions.quiltZonesAction) as { zones: { zoneId: string; version: number }[] };
+  const sent = lastSent(doors.quiltZones) as { zones: { zoneId: string; version: number }[] };
   expect(sent.zones.map((z) => [z.zoneId, z.version])).toEqual([
     ['zone-a', 3],
     ['zone-b', 5],
@@ -90,5 +90,5 @@ test('hours, theme and hand are asked with it; what is not for a zone says why',
 test('what a zone is can be said otherwise', async () => {
   bench();
   await userEvent.selectOptions(screen.getByLabelText('It is'), 'negative space');
-  expect(lastSent(actions.setZoneRoleAction)).toMatchObject({ zoneId: 'zone-a', role: 'space' });
+  expect(lastSent(doors.setZoneRole)).toMatchObject({ zoneId: 'zone-a', role: 'space' });
 });

@@ -1,7 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { setOrderAction, setZoneOrderAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { type Cell, changesIn, type OrderRequest, overhead } from '@/core/order/cells';
 import { tooEarly } from '@/core/order/lie-flat';
 import type { SmallStep } from '@/core/plan/small-steps';
@@ -70,7 +70,7 @@ export function OrderList({
   const [own, setOwn] = useState<readonly OrderStep[] | null>(null);
   const [laying, setLaying] = useState(false);
   const [inside, setInside] = useState<string | null>(null);
-  const { send, pending, problems } = useActionForm(setOrderAction, ({ steps }) =>
+  const { send, pending, problems } = useActionForm(doors.setOrder, ({ steps }) =>
     toast(steps > 0 ? 'Your order is saved.' : 'Back to the order worked out.'),
   );
   if (request.cells.length === 0)
@@ -254,7 +254,7 @@ function ZonesOf({
   sewn: boolean;
 }) {
   const [zones, setZones] = useState(step.zones);
-  const { send, pending, problems } = useActionForm(setZoneOrderAction, ({ zones: n }) =>
+  const { send, pending, problems } = useActionForm(doors.setZoneOrder, ({ zones: n }) =>
     toast(n > 0 ? 'The order of its zones is saved.' : 'Back to the order worked out.'),
   );
   const { pass, thread, stabilise } = step;

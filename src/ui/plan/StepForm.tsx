@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { fixPlanAction, logStepAction, putOnFrameAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { safety } from '@/core/cautions/cautions';
 import type { TurnRule } from '@/core/fields/lists';
 import { Button, ButtonLink } from '@/ui/kit/Button';
@@ -36,8 +36,8 @@ export function StepForm(p: {
   quilted: boolean;
   home: boolean;
 }) {
-  const fix = useActionForm(fixPlanAction, ({ passes }) => toast(`${passes} passes are locked in.`));
-  const frame = useActionForm(putOnFrameAction, ({ where }) =>
+  const fix = useActionForm(doors.fixPlan, ({ passes }) => toast(`${passes} passes are locked in.`));
+  const frame = useActionForm(doors.putOnFrame, ({ where }) =>
     toast(where === 'on' ? 'It is on the frame.' : 'It is off the frame.'),
   );
   const [asked, setAsked] = useState(false);
@@ -124,7 +124,7 @@ export function StepForm(p: {
               thread: p.next.thread,
               stabilise: p.next.stabilise,
             }}
-            act={logStepAction}
+            act={doors.logStep}
             onDone={({ left }) =>
               toast(left === 0 ? 'The last step is logged.' : `The step is logged; ${left} are left.`)
             }

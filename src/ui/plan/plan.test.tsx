@@ -2,7 +2,7 @@ import { rollPassByPass } from '@/core/stand/roll';
 import { PassTable } from './PassTable';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { density } from '@/core/density/density';
 import { learnHours, NOTHING_LOGGED } from '@/core/hours/factors';
 import type { OrderRequest } from '@/core/order/cells';
@@ -55,7 +55,7 @@ describe('one next act at a time', () => {
     form();
     expect(buttons()).toEqual(['Lock in these 6 passes', 'Load it upright']);
     await press('Lock in these 6 passes');
-    expect(lastSent(actions.fixPlanAction)).toMatchObject({
+    expect(lastSent(doors.fixPlan)).toMatchObject({
       quiltId: 'quilt-1',
       version: 4,
       turnRule: 'auto',
@@ -64,14 +64,14 @@ describe('one next act at a time', () => {
   test('the other rule is asked for with the same act', async () => {
     form({ turnRule: 'never' });
     await press('Load it sideways where that saves passes');
-    expect(lastSent(actions.fixPlanAction)).toMatchObject({ turnRule: 'auto' });
+    expect(lastSent(doors.fixPlan)).toMatchObject({ turnRule: 'auto' });
   });
   test('locked in: put it on the frame, and mind the rollers', async () => {
     form({ fixed: 6 });
     expect(buttons()).toEqual(['Put it on the frame']);
     expect(screen.getByText(/Fingers clear of rollers/)).toBeInTheDocument();
     await press('Put it on the frame');
-    expect(lastSent(actions.putOnFrameAction)).toMatchObject({ where: 'on' });
+    expect(lastSent(doors.putOnFrame)).toMatchObject({ where: 'on' });
   });
   test('a Workroom that moved on is said; the passes stand until the quilter says otherwise', async () => {
     form({ fixed: 5, moved: ['The throat was 20 in and is now 24 in.'] });
@@ -79,7 +79,7 @@ describe('one next act at a time', () => {
       screen.getByText(/has moved on since this quilt was begun. The throat was 20 in/),
     ).toBeInTheDocument();
     await press('Lock the passes in anew');
-    expect(lastSent(actions.fixPlanAction)).toMatchObject({ quiltId: 'quilt-1', version: 4 });
+    expect(lastSent(doors.fixPlan)).toMatchObject({ quiltId: 'quilt-1', version: 4 });
   });
   test('once begun only what is not sewn is planned anew', () => {
     form({ fixed: 5, begun: true, onFrame: true, moved: ['The throat was 20 in and is now 24 in.'] });
@@ -90,7 +90,7 @@ describe('one next act at a time', () => {
     form({ fixed: 6, begun: true, onFrame: true });
     await fill(screen.getByLabelText(/^Minutes for pass 3, Heron/), '41');
     await press('Finish step');
-    expect(lastSent(actions.logStepAction)).toMatchObject({
+    expect(lastSent(doors.logStep)).toMatchObject({
       quiltId: 'quilt-1',
       pass: 3,
       thread: 'fog',
@@ -102,7 +102,7 @@ describe('one next act at a time', () => {
   test('minutes refused stand at their field', async () => {
     form({ fixed: 6, begun: true, onFrame: true });
     await fill(screen.getByLabelText(/^Minutes for pass 3/), '0');
-    refuseNext(actions.logStepAction, 'minutes', 'The minutes must lie between 1 and 2000.');
+    refuseNext(doors.logStep, 'minutes', 'The minutes must lie between 1 and 2000.');
     await press('Finish step');
     expect(await screen.findByText('The minutes must lie between 1 and 2000.')).toBeInTheDocument();
     expect(screen.getByLabelText(/^Minutes for pass 3/)).toHaveValue('0');
@@ -118,7 +118,7 @@ describe('one next act at a time', () => {
   });
   test('a frame that is taken is said', async () => {
     form({ fixed: 6 });
-    refuseNext(actions.putOnFrameAction, '', 'Another quilt is on this frame. Take it off first.');
+    refuseNext(doors.putOnFrame, '', 'Another quilt is on this frame. Take it off first.');
     await press('Put it on the frame');
     expect(await screen.findByText(/Another quilt is on this frame/)).toBeInTheDocument();
   });
@@ -126,7 +126,7 @@ describe('one next act at a time', () => {
     form({ fixed: 6, framed: { id: 'quilt-2', name: 'Slipway' } });
     await press('Put it on the frame');
     await press('Take Slipway off');
-    expect(lastSent(actions.putOnFrameAction)).toMatchObject({ where: 'on', insteadOf: 'quilt-2' });
+    expect(lastSent(doors.putOnFrame)).toMatchObject({ where: 'on', insteadOf: 'quilt-2' });
   });
   test('all sewn: nothing is asked', () => {
     form({ fixed: 6, next: null });
@@ -201,7 +201,7 @@ describe('the order of work', () => {
     const { container } = list({ byHand: true });
     expect(container).toHaveTextContent('as you laid it');
     await press('Reset');
-    expect(lastSent(actions.setOrderAction)).toMatchObject({ quiltId: 'quilt-1', version: 4, order: [] });
+    expect(lastSent(doors.setOrder)).toMatchObject({ quiltId: 'quilt-1', version: 4, order: [] });
   });
   test('a fill before its pass is stabilised is said, and so is a band left between two sewn ones', () => {
     const [ditch, fill, ...rest] = stepsOf(request.cells);
@@ -243,7 +243,7 @@ describe('the order of work', () => {
     expect(screen.getByText('A is filled before C holds the layers.')).toBeInTheDocument();
     await press('Zones of step 1');
     await press('Reset');
-    expect(lastSent(actions.setZoneOrderAction)).toMatchObject({
+    expect(lastSent(doors.setZoneOrder)).toMatchObject({
       pass: 1,
       thread: 'fog',
       stabilise: true,

@@ -1,7 +1,7 @@
 'use client';
 import { predicted } from '@/core/source/known';
 import { useEffect, useRef, useState } from 'react';
-import { keepPreparedAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { LAYOUT_LABEL, PREPARED } from '@/core/fields/quilt';
 import type { Prepared } from '@/data/types';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
@@ -70,7 +70,7 @@ export function PrepareBench({
     draftKey: `prepared ${quilt.id}`,
     version,
     send: ({ key, version: seen, body }) =>
-      keepPreparedAction({ key, quiltId: quilt.id, version: seen, ...body }),
+      doors.keepPrepared({ key, quiltId: quilt.id, version: seen, ...body }),
     beacon: ({ key, version: seen, body }) => [
       `/quilts/${quilt.id}/prepare/keep`,
       JSON.stringify({ key, quiltId: quilt.id, version: seen, ...body }),

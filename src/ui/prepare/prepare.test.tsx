@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
 import { packedDiagram } from './cutting';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
 import { PrepareBench } from './PrepareBench';
 import { fill } from '@/ui/testing/fill';
@@ -141,10 +141,10 @@ test('what was chosen before stands, and what is chosen now is kept by itself', 
   expect(screen.getByLabelText(/Strips cut at/)).toHaveValue('2.25');
   await userEvent.click(screen.getByRole('radio', { name: 'in one piece' }));
   await fillAt(/Margin each side/, '10 cm');
-  await waitFor(() => expect(actions.keepPreparedAction).toHaveBeenCalled(), { timeout: 4000 });
+  await waitFor(() => expect(doors.keepPrepared).toHaveBeenCalled(), { timeout: 4000 });
   await waitFor(
     () =>
-      expect(lastSent(actions.keepPreparedAction)).toMatchObject({
+      expect(lastSent(doors.keepPrepared)).toMatchObject({
         quiltId: quilt.id,
         clothIn: 108,
         marginIn: expect.closeTo(3.937, 3),

@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { beginIntakeAction, quickToZoneAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { QuickAnswer, QuickAsk, QuickStudio } from '@/core/match/quick';
 import type { MeasuredScale } from '@/core/machine/scales';
 import { predicted } from '@/core/source/known';
@@ -52,12 +52,12 @@ export function QuickBench({
   const [zoneId, setZone] = useState(zones[0]?.value ?? '');
   const machine = studio.machine ?? usual.find((u) => u.value === kind)?.machine ?? null;
   const { answer, problem } = useQuick({ ask, studio: { ...studio, machine } });
-  const intoZone = useActionForm(quickToZoneAction, ({ quiltId }) =>
+  const intoZone = useActionForm(doors.quickToZone, ({ quiltId }) =>
     router.push(
       `/quilts/${quiltId}/match?zone=${zoneId}${studio.threads.some((t) => t.id === ask.thread) ? `&topId=${ask.thread}` : ''}`,
     ),
   );
-  const begin = useActionForm(beginIntakeAction, ({ id }) => router.push(`/take-in/${id}`));
+  const begin = useActionForm(doors.beginIntake, ({ id }) => router.push(`/take-in/${id}`));
   const set = (part: Partial<QuickAsk>) => setAsk((now) => ({ ...now, ...part }));
   const told = answer?.ok ? answer.value : null;
   const wrong = answer && !answer.ok ? answer.message : problem;

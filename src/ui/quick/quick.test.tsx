@@ -1,6 +1,6 @@
 import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { shelf } from '@/core/testing/a-shelf';
 import { quickTold, type QuickQuestion } from '@/workers/quick-told';
 import { router } from '@/ui/testing/browser';
@@ -78,15 +78,15 @@ test('what a word means is one press away', async () => {
 });
 test('a quilt is begun with it; what is refused is said', async () => {
   bench();
-  refuseNext(actions.beginIntakeAction, 'quick.fabric', 'Pick the fabric from the list.');
+  refuseNext(doors.beginIntake, 'quick.fabric', 'Pick the fabric from the list.');
   await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
   expect(await screen.findByText(/Pick the fabric from the list/)).toBeInTheDocument();
-  jest.mocked(actions.beginIntakeAction).mockResolvedValueOnce({ ok: true, value: { id: 'intake-9' } });
+  jest.mocked(doors.beginIntake).mockResolvedValueOnce({ ok: true, value: { id: 'intake-9' } });
   // What is under way is not pressed twice.
   await waitFor(() => expect(screen.getByRole('button', { name: 'Take in a quilt with it' })).toBeEnabled());
   await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/take-in/intake-9'));
-  expect(lastSent(actions.beginIntakeAction)).toMatchObject({
+  expect(lastSent(doors.beginIntake)).toMatchObject({
     quick: { fabric: 'quilting-cotton', use: 'bed', words: 'medium meander with 40 wt polyester' },
   });
 });

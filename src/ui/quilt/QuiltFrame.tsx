@@ -1,10 +1,9 @@
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
 import type { QuiltView } from '@/actions/quilt-view';
-import { thisContext } from '@/actions/context';
+import { ask } from '@/actions/queries';
 import { shareSewn } from '@/actions/plan';
 import { quiltWork } from '@/actions/quilt-work';
-import { readSteps } from '@/actions/waiting';
 import { spoolBands } from '@/core/rack/bands';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import type { PlannedStep } from '@/core/plan/steps';
@@ -47,7 +46,7 @@ export async function QuiltFrame({
   const { quilt, zones, shelf, setups, faults } = view;
   const cones = new Map(shelf.map((c) => [c.id, c]));
   const bands = spoolBands(quiltWork(quilt, zones, setups, cones, machine).topM, cones, zones);
-  const plannedSteps = given ?? (await readSteps(thisContext().sql, quilt.id));
+  const plannedSteps = given ?? (await ask.readSteps(quilt.id));
   const steps = quiltSteps(view, plannedSteps, zoneId);
   return (
     <>

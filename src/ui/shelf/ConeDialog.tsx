@@ -3,7 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useForm, useFieldArray, Controller } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
-import { addConesAction, editConeAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Cone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { ColourField } from '@/ui/kit/ColourField';
@@ -33,7 +33,7 @@ export function ConeDialog({ cone, onClose }: { cone: Cone | null; onClose: () =
   });
   const colours = useFieldArray({ control: form.control, name: 'colours' });
   const [act] = useState(
-    () => (cone ? editConeAction : addConesAction) as (i: unknown) => ReturnType<typeof addConesAction>,
+    () => (cone ? doors.editCone : doors.addCones) as (i: unknown) => ReturnType<typeof doors.addCones>,
   );
   const { send, pending, problems, problemAt } = useActionForm(act, () => {
     toast(cone ? `${cone.line} ${cone.colour} is changed.` : 'It is on the shelf.');

@@ -3,7 +3,7 @@ import { sizeKnown, remainingKnown } from '@/core/shelf/known';
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { countConeAction, editManyAction, readConeUsesAction } from '@/actions/server';
+import { doors, looks } from '@/actions/doors';
 import { fibres } from '@/core/tables/fibres';
 import { inEveryCount } from '@/core/thread/describe';
 import type { Cone, ConeUse } from '@/data/types';
@@ -32,7 +32,7 @@ export function ConePanel({
   const [how, setHow] = useState<'weighed' | 'set'>('weighed');
   useEffect(() => {
     let here = true;
-    readConeUsesAction(cone.id).then(
+    looks.coneUses(cone.id).then(
       (u) => here && setUses(u),
       () => here && setUses([]),
     );
@@ -41,7 +41,7 @@ export function ConePanel({
     };
   }, [cone.id, cone.version]);
   const away = cone.archivedAt !== null;
-  const put = useActionForm(editManyAction, () => {
+  const put = useActionForm(doors.editMany, () => {
     toast(away ? 'It is back on the shelf.' : 'It is put away. What used it keeps it.');
     onClose();
   });
@@ -152,7 +152,7 @@ export function ConePanel({
             }
             initial={how === 'weighed' ? { tareG: cone.tareG } : {}}
             fixed={{ id: cone.id, how }}
-            act={countConeAction}
+            act={doors.countCone}
             onDone={({ remainingM }) => {
               toast(`${Math.round(remainingM)} m left on ${cone.line} ${cone.colour}.`);
               onClose();

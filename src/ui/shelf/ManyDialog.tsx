@@ -1,6 +1,6 @@
 'use client';
 import { toast } from '@/ui/kit/toast';
-import { editManyAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { FieldSpec } from '@/ui/kit/field-spec';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { CONE } from '@/core/fields/cone';
@@ -29,7 +29,7 @@ export function ManyDialog({ ids, onClose }: { ids: string[]; onClose: () => voi
       fixed={{ ids }}
       act={(input) => {
         const { place, ...rest } = input as { place: string };
-        return editManyAction(place.trim() ? input : rest);
+        return doors.editMany(place.trim() ? input : rest);
       }}
       onDone={({ count }) => {
         toast(`${count} cones are changed.`);

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Imported } from '@/actions/exchange';
-import { undoImportAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { guessMapping } from '@/core/exchange/columns';
 import { CONE_HEADER, conesFromLines } from '@/core/exchange/cones-from-lines';
 import { Button } from '@/ui/kit/Button';
@@ -30,7 +30,7 @@ export function PasteDialog({ onClose }: { onClose: () => void }) {
       action: {
         label: 'Undo',
         onClick: () =>
-          void undoImportAction({ key: newKey(), batchId: done.batchId }).then((r) => {
+          void doors.undoImport({ key: newKey(), batchId: done.batchId }).then((r) => {
             router.refresh();
             toast(r.ok ? `Undone: ${r.value.removed} removed.` : r.problems[0]!.message);
           }),

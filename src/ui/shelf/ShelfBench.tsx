@@ -5,7 +5,7 @@ import { patiently } from '@/ui/kit/patiently';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { editManyAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { fibres } from '@/core/tables/fibres';
 import type { Cone } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
@@ -51,12 +51,12 @@ export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number;
       if (!next.delete(id)) next.add(id);
       return next;
     });
-  const archive = useActionForm(editManyAction, ({ count }) => {
+  const archive = useActionForm(doors.editMany, ({ count }) => {
     const ids = [...picked];
     const undo = () =>
-      void editManyAction({ key: newKey(), ids, archive: filter.away ? 'away' : 'back' }).then((r) =>
-        toast(r.ok ? 'As it was.' : r.problems[0]!.message),
-      );
+      void doors
+        .editMany({ key: newKey(), ids, archive: filter.away ? 'away' : 'back' })
+        .then((r) => toast(r.ok ? 'As it was.' : r.problems[0]!.message));
     toast(`${count} ${filter.away ? 'taken out again' : 'put away'}.`, {
       action: { label: 'Undo', onClick: undo },
     });

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors, looks } from '@/actions/doors';
 import { aCone, lastSent, refuseNext } from '@/ui/testing/studio';
 import { router } from '@/ui/testing/browser';
 import { ConeDialog } from './ConeDialog';
@@ -130,7 +130,7 @@ describe('a line of thread in several colours', () => {
     await fill(screen.getAllByLabelText('Colour name')[1]!, 'Foam');
     await fill(screen.getAllByLabelText(/^Metres left/)[1]!, '500');
     await press('Put 2 cones on the shelf');
-    expect(lastSent(actions.addConesAction)).toMatchObject({
+    expect(lastSent(doors.addCones)).toMatchObject({
       line: 'Skerry Poly',
       label: 'Tex 27',
       fullG: null,
@@ -152,7 +152,7 @@ describe('a line of thread in several colours', () => {
   test('a refusal stands at the colour it is about', async () => {
     const onClose = open();
     await press(/Another colour/);
-    refuseNext(actions.addConesAction, 'colours.1.remainingM', 'Metres left must lie between 0 and 100000.');
+    refuseNext(doors.addCones, 'colours.1.remainingM', 'Metres left must lie between 0 and 100000.');
     await press('Put 2 cones on the shelf');
     const [first, second] = screen.getAllByLabelText(/^Metres left/);
     await waitFor(() => expect(second).toHaveAttribute('aria-invalid', 'true'));
@@ -166,7 +166,7 @@ describe('a line of thread in several colours', () => {
     await userEvent.clear(name);
     await fill(name, 'Deep teal');
     await press('Keep these changes');
-    expect(lastSent(actions.editConeAction)).toMatchObject({
+    expect(lastSent(doors.editCone)).toMatchObject({
       id: 'cone-teal',
       version: 3,
       colour: 'Deep teal',
@@ -178,7 +178,7 @@ describe('a line of thread in several colours', () => {
 
 describe('one cone', () => {
   const open = (part: Parameters<typeof aCone>[0] = {}, uses: unknown[] = []) => {
-    jest.mocked(actions.readConeUsesAction).mockResolvedValueOnce(uses as never);
+    jest.mocked(looks.coneUses).mockResolvedValueOnce(uses as never);
     const [onEdit, onClose] = [jest.fn(), jest.fn()];
     render(<ConePanel cone={aCone(part)} onEdit={onEdit} onClose={onClose} />);
     return { onEdit, onClose };
@@ -209,7 +209,7 @@ describe('one cone', () => {
     expect(ledger).toHaveTextContent('4912 m');
   });
   test('a ledger that cannot be had leaves the rest usable', async () => {
-    jest.mocked(actions.readConeUsesAction).mockRejectedValueOnce(new Error('gone'));
+    jest.mocked(looks.coneUses).mockRejectedValueOnce(new Error('gone'));
     render(<ConePanel cone={fog} onEdit={() => {}} onClose={() => {}} />);
     expect(await screen.findByText(/Nothing yet/)).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'Keep this count' })).toBeEnabled();
@@ -218,7 +218,7 @@ describe('one cone', () => {
     open();
     await fill(screen.getByLabelText('On the scale, grams'), '96.5');
     await press('Keep this count');
-    expect(lastSent(actions.countConeAction)).toMatchObject({
+    expect(lastSent(doors.countCone)).toMatchObject({
       id: 'cone-fog',
       how: 'weighed',
       grossG: 96.5,
@@ -230,7 +230,7 @@ describe('one cone', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'by hand' }));
     await fill(screen.getByLabelText(/^Metres left/), '1200');
     await press('Keep this count');
-    expect(lastSent(actions.countConeAction)).toMatchObject({ how: 'set', remainingM: 1200 });
+    expect(lastSent(doors.countCone)).toMatchObject({ how: 'set', remainingM: 1200 });
   });
   test.each([
     [null, 'Put away', 'away'],
@@ -238,7 +238,7 @@ describe('one cone', () => {
   ])('put away at %s: the act is “%s”', async (archivedAt, act, archive) => {
     const { onClose } = open({ archivedAt });
     await press(act);
-    expect(lastSent(actions.editManyAction)).toMatchObject({ ids: ['cone-fog'], archive });
+    expect(lastSent(doors.editMany)).toMatchObject({ ids: ['cone-fog'], archive });
     await waitFor(() => expect(onClose).toHaveBeenCalled());
   });
 });
@@ -248,7 +248,7 @@ describe('many cones at once', () => {
     render(<ManyDialog ids={['a', 'b', 'c']} onClose={() => {}} />);
     expect(await screen.findByRole('heading', { name: 'Change 3 cones' })).toBeInTheDocument();
     await press('Change them');
-    const sent = lastSent(actions.editManyAction);
+    const sent = lastSent(doors.editMany);
     expect(sent).toMatchObject({ ids: ['a', 'b', 'c'], role: null, sheen: null });
     expect(sent).not.toHaveProperty('place');
   });
@@ -256,7 +256,7 @@ describe('many cones at once', () => {
     render(<ManyDialog ids={['a', 'b']} onClose={() => {}} />);
     await fill(screen.getByLabelText(/^Where they stand/), 'drawer 4');
     await press('Change them');
-    expect(lastSent(actions.editManyAction)).toMatchObject({ place: 'drawer 4' });
+    expect(lastSent(doors.editMany)).toMatchObject({ place: 'drawer 4' });
   });
 });
 
@@ -293,7 +293,7 @@ describe('the shelf', () => {
     await press('Compare 2');
     expect(router.push).toHaveBeenCalledWith('/shelf/compare?ids=cone-fog,cone-teal');
     await press('Put away');
-    expect(lastSent(actions.editManyAction)).toMatchObject({
+    expect(lastSent(doors.editMany)).toMatchObject({
       ids: ['cone-fog', 'cone-teal'],
       archive: 'away',
     });

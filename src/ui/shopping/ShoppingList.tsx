@@ -2,7 +2,7 @@
 import { format, parseISO } from 'date-fns';
 import { Printer, Scissors, ShoppingBasket, Spool } from 'lucide-react';
 import type { ListedLine } from '@/actions/shopping';
-import { markLineAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { Taps } from '@/ui/kit/Taps';
@@ -26,7 +26,7 @@ const day = (iso: string) => format(parseISO(iso), 'EEE d MMM');
 
 /** What waits to be bought, wound or cut; each line with its day, its reason and where it stands. */
 export function ShoppingList({ lines }: { lines: readonly ListedLine[] }) {
-  const { send, problems } = useActionForm(markLineAction, () => {});
+  const { send, problems } = useActionForm(doors.markLine, () => {});
   const open = lines.filter((l) => l.state === 'get');
   const rest = lines.filter((l) => l.state !== 'get');
   return (

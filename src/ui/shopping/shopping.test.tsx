@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ListedLine } from '@/actions/shopping';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
 import { ShoppingList } from './ShoppingList';
 
@@ -38,10 +38,10 @@ test('each line says what to do, by when and why; what is late says so', () => {
 test('one tap says that it is ordered; what is here stands apart', async () => {
   render(<ShoppingList lines={[line({}), line({ key: 'cone oat', what: 'Oat', state: 'here' })]} />);
   await userEvent.click(within(rows()[0]!).getByRole('radio', { name: 'ordered' }));
-  expect(lastSent(actions.markLineAction)).toMatchObject({ line: 'cone fog', state: 'ordered' });
+  expect(lastSent(doors.markLine)).toMatchObject({ line: 'cone fog', state: 'ordered' });
   const apart = screen.getByRole('region', { name: 'Ordered or here' });
   await userEvent.click(within(apart).getByRole('radio', { name: 'to get' }));
-  expect(lastSent(actions.markLineAction)).toMatchObject({ line: 'cone oat', state: null });
+  expect(lastSent(doors.markLine)).toMatchObject({ line: 'cone oat', state: null });
 });
 test('nothing lacking is said', () => {
   render(<ShoppingList lines={[]} />);

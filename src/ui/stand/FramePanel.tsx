@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { putOnFrameAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { Big } from './Big';
@@ -20,7 +20,7 @@ export function FramePanel({
   onPut: () => void;
 }) {
   const router = useRouter();
-  const { send, pending, problems } = useActionForm(putOnFrameAction, () => {
+  const { send, pending, problems } = useActionForm(doors.putOnFrame, () => {
     onPut();
     onClose();
     router.refresh();

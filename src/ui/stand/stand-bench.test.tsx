@@ -1,6 +1,6 @@
 import { act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { LogEntry } from '@/core/log/entry';
 import { lastSent } from '@/ui/testing/studio';
 import { type Outbox, watchOutbox, write } from './outbox';
@@ -315,7 +315,7 @@ test('another quilt on this frame is asked about before this one is begun', asyn
   await press(/^Start step/);
   expect(written).not.toHaveBeenCalled();
   await press('Take Harbour Lights off');
-  expect(lastSent(actions.putOnFrameAction)).toMatchObject({ quiltId: 'q', where: 'on', insteadOf: 'h' });
+  expect(lastSent(doors.putOnFrame)).toMatchObject({ quiltId: 'q', where: 'on', insteadOf: 'h' });
   // The step that was asked for begins: it is not asked for twice.
   await waitFor(() => expect(written).toHaveBeenCalledTimes(1));
 });

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { amendRoundAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { stitchesBetween } from '@/core/photo/corrected';
 import type { StitchReading } from '@/core/photo/stitch-photo';
 import { otherWords } from '@/core/photo/other-share';
@@ -46,7 +46,7 @@ export function Measured({
   onKept: () => void;
 }) {
   const [round, setRound] = useState(roundId ?? rounds.at(-1)?.id ?? '');
-  const { send, pending, problems } = useActionForm(amendRoundAction, () => {
+  const { send, pending, problems } = useActionForm(doors.amendRound, () => {
     toast('Measured, and kept with the test.');
     onKept();
   });

@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { amendRoundAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { type Found, Measured } from './Measured';
 
 const found: Found = {
@@ -47,7 +47,7 @@ test('it is kept with the last test unless another is named, and then it goes on
   const onKept = show();
   await userEvent.selectOptions(screen.getByRole('combobox', { name: 'It is' }), 'test 1');
   await userEvent.click(screen.getByRole('button', { name: 'Keep it with the test' }));
-  expect(amendRoundAction).toHaveBeenCalledWith(
+  expect(doors.amendRound).toHaveBeenCalledWith(
     expect.objectContaining({
       roundId: 'round-1',
       measured: expect.objectContaining({
@@ -66,7 +66,7 @@ test('what wants a look is kept as such, and as good once it was corrected by ha
   show({ answer });
   expect(screen.getByText(/Look at the marks/)).toBeInTheDocument();
   await userEvent.click(screen.getByRole('button', { name: 'Keep it with the test' }));
-  expect(jest.mocked(amendRoundAction).mock.calls.at(-1)![0]).toMatchObject({
+  expect(jest.mocked(doors.amendRound).mock.calls.at(-1)![0]).toMatchObject({
     roundId: 'round-2',
     measured: { trust: 'look' },
   });

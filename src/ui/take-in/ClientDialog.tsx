@@ -1,5 +1,5 @@
 'use client';
-import { keepClientAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { CLIENT } from '@/core/fields/quilt';
 import type { Client } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
@@ -16,7 +16,7 @@ const SPECS: readonly FieldSpec[] = [{ name: 'name', label: 'Name', kind: 'text'
 /** How a client is called and reached: the same for all her quilts. */
 export function ClientDialog({ client, onClose }: { client: Client; onClose: () => void }) {
   const { form } = useSpecForm(SPECS, client);
-  const { send, pending, problems, problemAt } = useActionForm(keepClientAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.keepClient, () => {
     toast('Saved.');
     onClose();
   });

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { keepConditionAction, removeConditionAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Condition } from '@/data/types';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
@@ -43,7 +43,7 @@ export function ConditionDialog({
   });
   const [photographId, setPhotograph] = useState(condition?.photographId ?? null);
   const [photoProblem, setPhotoProblem] = useState<string | null>(null);
-  const { send, pending, problems, problemAt } = useActionForm(keepConditionAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.keepCondition, () => {
     toast('Saved.');
     onClose();
   });
@@ -52,12 +52,12 @@ export function ConditionDialog({
     if (pressed) setAt(pressed);
   };
   const remove = () =>
-    void removeConditionAction({ key: newKey(), id: condition!.id, removed: true }).then((r) => {
+    void doors.removeCondition({ key: newKey(), id: condition!.id, removed: true }).then((r) => {
       if (!r.ok) return;
       toast('Removed from the list.', {
         action: {
           label: 'Undo',
-          onClick: () => void removeConditionAction({ key: newKey(), id: condition!.id, removed: false }),
+          onClick: () => void doors.removeCondition({ key: newKey(), id: condition!.id, removed: false }),
         },
       });
       onClose();

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { correctQuiltAction, undoCorrectionAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { AGREED, QUILT } from '@/core/fields/quilt';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
@@ -44,13 +44,13 @@ export function CorrectDialog({
   );
   const { form } = useSpecForm(specs, quilt.values);
   const { send, pending, problems, problemAt } = useActionForm(
-    correctQuiltAction,
+    doors.correctQuilt,
     ({ said, correctionId }) => {
       if (correctionId)
         toast(['Saved.', ...said].join(' '), {
           action: {
             label: 'Undo',
-            onClick: () => void undoCorrectionAction({ key: newKey(), correctionId, way: 'undo' }),
+            onClick: () => void doors.undoCorrection({ key: newKey(), correctionId, way: 'undo' }),
           },
         });
       onClose();

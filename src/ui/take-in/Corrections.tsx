@@ -1,5 +1,5 @@
 'use client';
-import { undoCorrectionAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { toast } from '@/ui/kit/toast';
@@ -26,7 +26,7 @@ export function Corrections({ list }: { list: readonly ShownCorrection[] }) {
 }
 
 function Row({ c }: { c: ShownCorrection }) {
-  const { send, pending, problems } = useActionForm(undoCorrectionAction, ({ said }) =>
+  const { send, pending, problems } = useActionForm(doors.undoCorrection, ({ said }) =>
     toast([c.undone ? 'Put back.' : 'Undone.', ...said].join(' ')),
   );
   return (

@@ -3,7 +3,7 @@ import { differenceInCalendarDays, format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { AskedDay } from '@/actions/offer-day';
 import type { Problem } from '@/actions/result';
-import { askDayAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { inTen } from '@/core/statistics/chance';
 import { Button } from '@/ui/kit/Button';
 import { unanswered } from '@/ui/kit/unanswered';
@@ -47,7 +47,8 @@ export function DayOffered({
   useEffect(() => {
     let gone = false;
     const timer = setTimeout(() => {
-      askDayAction(JSON.parse(question))
+      doors
+        .askDay(JSON.parse(question))
         .then((r) => {
           if (!gone)
             setAnswer(r.ok ? { of: question, value: r.value } : { of: question, problem: r.problems[0]! });

@@ -1,6 +1,6 @@
 'use client';
 import { toast } from '@/ui/kit/toast';
-import { sewOnAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Machine } from '@/data/types';
 import { Choice } from '@/ui/kit/Choice';
 import { useActionForm } from '@/ui/kit/use-action-form';
@@ -15,7 +15,7 @@ export function MachineChoice({
   machineId: string;
   machines: Machine[];
 }) {
-  const { send, problems } = useActionForm(sewOnAction, () =>
+  const { send, problems } = useActionForm(doors.sewOn, () =>
     toast('Stitches, speed and passes follow that machine now.'),
   );
   return (

@@ -1,7 +1,7 @@
 'use client';
 import { ImagePlus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { removePhotographAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { sendPhotograph } from '@/ui/kit/send-photograph';
 import { toast } from '@/ui/kit/toast';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
@@ -22,7 +22,8 @@ export function Photographs({ ofId, first }: { ofId: string; first: string[] }) 
     setBusy(false);
   };
   const put = (id: string, removed: boolean) =>
-    removePhotographAction({ key: newKey(), id, removed })
+    doors
+      .removePhotograph({ key: newKey(), id, removed })
       .then((r) => {
         if (!r.ok) return setProblem(r.problems[0]!.message);
         setIds((now) => (removed ? now.filter((x) => x !== id) : [...now, id]));

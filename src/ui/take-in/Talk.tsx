@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { keepIntakeAction, takeInAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Problem } from '@/actions/result';
 import { measure } from '@/core/plan/measure';
 import type { Machine, StudioBatting, StudioFabric } from '@/data/types';
@@ -54,7 +54,7 @@ export function Talk(props: {
   const { state, saver } = useAutosave<Kept>({
     draftKey: `talk ${intake.id}`,
     version: intake.version,
-    send: ({ key, version, body }) => keepIntakeAction({ key, id: intake.id, version, ...body }),
+    send: ({ key, version, body }) => doors.keepIntake({ key, id: intake.id, version, ...body }),
     beacon: ({ key, version, body }) => [
       '/take-in/keep',
       JSON.stringify({ key, id: intake.id, version, ...body }),
@@ -95,7 +95,7 @@ export function Talk(props: {
     window.scrollTo(0, 0);
   };
 
-  const take = useActionForm(takeInAction, ({ id }) => {
+  const take = useActionForm(doors.takeIn, ({ id }) => {
     toast('Taken in.');
     router.push(`/quilts/${id}/take-in`);
   });

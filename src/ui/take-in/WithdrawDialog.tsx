@@ -1,5 +1,5 @@
 'use client';
-import { withdrawQuiltAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { Problems } from '@/ui/kit/Problems';
@@ -17,7 +17,7 @@ export interface Withdrawn {
 /** A quilt goes back unfinished: asked once, for it leaves Rack, calendar and frame. */
 export function WithdrawDialog({ quilt, onClose }: { quilt: Withdrawn; onClose: () => void }) {
   const { form } = useSpecForm(WHY, { why: '' });
-  const { send, pending, problems } = useActionForm(withdrawQuiltAction, () => {
+  const { send, pending, problems } = useActionForm(doors.withdrawQuilt, () => {
     toast(`${quilt.name} is withdrawn. It stays in the record.`);
     onClose();
   });
@@ -48,7 +48,7 @@ export function WithdrawDialog({ quilt, onClose }: { quilt: Withdrawn; onClose: 
 
 /** Takes a withdrawn quilt in again. */
 export function TakeInAgain({ quilt }: { quilt: Withdrawn }) {
-  const { send, pending, problems } = useActionForm(withdrawQuiltAction, () =>
+  const { send, pending, problems } = useActionForm(doors.withdrawQuilt, () =>
     toast(`${quilt.name} is on the Rack again.`),
   );
   return (

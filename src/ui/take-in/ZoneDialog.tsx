@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
-import { keepZoneAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { WISH_LABEL } from '@/core/fields/lists';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
@@ -96,7 +96,7 @@ export function ZoneDialog({
     },
   });
   const record = useWatch({ control: form.control, name: 'record' });
-  const { send, pending, problems, problemAt } = useActionForm(keepZoneAction, () => {
+  const { send, pending, problems, problemAt } = useActionForm(doors.keepZone, () => {
     toast(`Zone ${zone.letter} is kept. A card that stands stays as it is until you choose again.`);
     onClose();
   });

@@ -1,7 +1,7 @@
 import { fireEvent, act, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { AskedDay } from '@/actions/offer-day';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { battings as battingKinds } from '@/core/tables/battings';
 import { fabrics as fabricKinds } from '@/core/tables/fabrics';
 import type { StudioBatting, StudioFabric } from '@/data/types';
@@ -92,7 +92,7 @@ describe('the talk', () => {
     rush: { chance: 0.99, moves: [], allowed: true },
   };
   const dayAsked = (part: Partial<AskedDay> = {}) =>
-    jest.mocked(actions.askDayAction).mockResolvedValue({ ok: true, value: { ...asked, ...part } });
+    jest.mocked(doors.askDay).mockResolvedValue({ ok: true, value: { ...asked, ...part } });
   beforeEach(() => dayAsked());
   test('the day that can be promised stands there, and one press promises it', async () => {
     talk({}, 5);
@@ -129,7 +129,7 @@ describe('the talk', () => {
   });
   beforeEach(() =>
     jest
-      .mocked(actions.keepIntakeAction)
+      .mocked(doors.keepIntake)
       .mockImplementation((input) =>
         Promise.resolve({ ok: true, value: { version: (input as { version: number }).version + 1 } }),
       ),
@@ -139,8 +139,8 @@ describe('the talk', () => {
     talk();
     await fill(screen.getByLabelText('The quilt’s name'), 'Tern');
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Take in: Tern');
-    await waitFor(() => expect(actions.keepIntakeAction).toHaveBeenCalled(), { timeout: 3000 });
-    expect(lastSent(actions.keepIntakeAction)).toMatchObject({
+    await waitFor(() => expect(doors.keepIntake).toHaveBeenCalled(), { timeout: 3000 });
+    expect(lastSent(doors.keepIntake)).toMatchObject({
       id: 'intake-1',
       version: 3,
       step: 1,
@@ -152,14 +152,14 @@ describe('the talk', () => {
     talk();
     await press(/^Next: How large/);
     await press(/^Next: What it is made of/);
-    await waitFor(() => expect(actions.keepIntakeAction).toHaveBeenCalledTimes(2));
+    await waitFor(() => expect(doors.keepIntake).toHaveBeenCalledTimes(2));
     const versions = jest
-      .mocked(actions.keepIntakeAction)
+      .mocked(doors.keepIntake)
       .mock.calls.map(([i]) => (i as { version: number; step: number }).version);
     expect(versions).toEqual([3, 4]);
   });
   test('when the studio’s computer does not answer, it is said and what was typed stays', async () => {
-    jest.mocked(actions.keepIntakeAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    jest.mocked(doors.keepIntake).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     talk({ record: { name: 'Tern' } });
     await press(/^Next: How large/);
     expect(await screen.findByText(/Not kept yet/)).toBeInTheDocument();
@@ -168,7 +168,7 @@ describe('the talk', () => {
   });
   test('a second window is told', async () => {
     talk();
-    refuseNext(actions.keepIntakeAction, '', 'This intake went on in another window.');
+    refuseNext(doors.keepIntake, '', 'This intake went on in another window.');
     await press(/^Next: How large/);
     expect(await screen.findByText(/went on in another window/)).toBeInTheDocument();
   });
@@ -200,10 +200,10 @@ describe('the talk', () => {
       },
       5,
     );
-    refuseNext(actions.takeInAction, 'client', 'Whose quilt is it?');
+    refuseNext(doors.takeIn, 'client', 'Whose quilt is it?');
     await press('Take it in');
-    await waitFor(() => expect(actions.takeInAction).toHaveBeenCalled());
-    expect(lastSent(actions.takeInAction)).toMatchObject({
+    await waitFor(() => expect(doors.takeIn).toHaveBeenCalled());
+    expect(lastSent(doors.takeIn)).toMatchObject({
       intakeId: 'intake-1',
       client: 'Odile Marsh',
       widthsIn: [64, 64, 64],
@@ -226,7 +226,7 @@ describe('the talk', () => {
     expect(screen.getByLabelText('Client, new or known')).toHaveAttribute('aria-invalid', 'true');
   });
   test('taken in, it leads to the quilt', async () => {
-    jest.mocked(actions.takeInAction).mockResolvedValueOnce({ ok: true, value: { id: 'quilt-9' } } as never);
+    jest.mocked(doors.takeIn).mockResolvedValueOnce({ ok: true, value: { id: 'quilt-9' } } as never);
     talk({}, 5);
     await press('Take it in');
     await waitFor(() => expect(router.push).toHaveBeenCalledWith('/quilts/quilt-9/take-in'));
@@ -309,7 +309,7 @@ describe('a zone', () => {
     await fill(apart, '0,75');
     await userEvent.click(screen.getByRole('checkbox', { name: 'beads' }));
     await press('Save');
-    expect(lastSent(actions.keepZoneAction)).toMatchObject({
+    expect(lastSent(doors.keepZone)).toMatchObject({
       id: 'zone-a',
       version: 1,
       technique: 'swirls',
@@ -325,7 +325,7 @@ describe('a zone', () => {
   });
   test('a refusal stands at the fabric it is about', async () => {
     render(<ZoneDialog zone={zone} fabrics={fabrics} yarns={[]} onClose={() => {}} />);
-    refuseNext(actions.keepZoneAction, 'fabrics.1.share', 'The share must lie between 0.001 and 1.');
+    refuseNext(doors.keepZone, 'fabrics.1.share', 'The share must lie between 0.001 and 1.');
     await press('Save');
     expect(await screen.findByText(/The share must lie between/)).toBeInTheDocument();
     expect(screen.getAllByLabelText('Share, %')[1]).toHaveAttribute('aria-invalid', 'true');
@@ -365,12 +365,12 @@ describe('photographs', () => {
     render(<Photographs ofId="i" first={['p1', 'p2']} />);
     await press('Remove photograph 1');
     await waitFor(() => expect(screen.getAllByRole('img')).toHaveLength(1));
-    expect(lastSent(actions.removePhotographAction)).toMatchObject({ id: 'p1' });
+    expect(lastSent(doors.removePhotograph)).toMatchObject({ id: 'p1' });
   });
 });
 
 test('a talk begins once, and leads to its first page', async () => {
-  jest.mocked(actions.beginIntakeAction).mockResolvedValueOnce({ ok: true, value: { id: 'intake-7' } });
+  jest.mocked(doors.beginIntake).mockResolvedValueOnce({ ok: true, value: { id: 'intake-7' } });
   render(<BeginTalk />);
   await press('Begin');
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/take-in/intake-7'));

@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { beginTrialAction, endTrialAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { ColourTrial } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
@@ -38,7 +38,7 @@ export function ColourTrials({
 }) {
   const router = useRouter();
   const [picked, setPicked] = useState<readonly string[]>(['', '']);
-  const begin = useActionForm(beginTrialAction, () => {
+  const begin = useActionForm(doors.beginTrial, () => {
     setPicked(['', '']);
     router.refresh();
   });
@@ -100,7 +100,7 @@ function Trial({
   quiltId: string;
 }) {
   const router = useRouter();
-  const { send, pending, problems } = useActionForm(endTrialAction, () => router.refresh());
+  const { send, pending, problems } = useActionForm(doors.endTrial, () => router.refresh());
   const keep = (part: Partial<Pick<ColourTrial, 'chosenId' | 'photographId'>>) =>
     send({ id: trial.id, version: trial.version, chosenId: trial.chosenId, note: trial.note, ...part });
   return (

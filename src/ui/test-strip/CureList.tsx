@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { tryCureAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { QUICK_CURES } from '@/core/tension/cures';
 import type { CureKind } from '@/core/fields/lists';
 import type { Cure } from '@/data/types';
@@ -32,7 +32,7 @@ export function CureList({
   counts: readonly CureCount[];
 }) {
   const router = useRouter();
-  const { send, pending, problems } = useActionForm(tryCureAction, () => router.refresh());
+  const { send, pending, problems } = useActionForm(doors.tryCure, () => router.refresh());
   return (
     <section aria-label="Quick cures" className="mt-2 border-t pt-2">
       <h3 className="text-[17px]">Directions differ: try these first, one at a time</h3>

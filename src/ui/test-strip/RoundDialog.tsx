@@ -2,7 +2,7 @@
 import { format } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { amendRoundAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Direction } from '@/core/fields/lists';
 import { symptoms } from '@/core/tables/symptoms';
 import { MM_PER_INCH } from '@/core/units/length';
@@ -45,7 +45,7 @@ export function RoundDialog({
   const [besideId, setBesideId] = useState('');
   const [note, setNote] = useState(round.note);
   const [photographId, setPhotographId] = useState(round.photographId);
-  const { send, pending, problems } = useActionForm(amendRoundAction, () => {
+  const { send, pending, problems } = useActionForm(doors.amendRound, () => {
     toast(`Test ${round.n} is kept.`);
     router.refresh();
     onClose();

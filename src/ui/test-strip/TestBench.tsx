@@ -10,7 +10,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { toast } from '@/ui/kit/toast';
 import type { Search } from '@/core/tension/search';
-import { logTestAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Verdict } from '@/core/tension/probit';
 import type { Preferences, TestRound, ChosenSetup, Quilt, Zone } from '@/data/types';
 import type { Drawing } from '@/ui/draw/mark';
@@ -103,7 +103,7 @@ export function TestBench({
     },
     [router],
   );
-  const { send, pending, problems, problemAt } = useActionForm(logTestAction, done);
+  const { send, pending, problems, problemAt } = useActionForm(doors.logTest, done);
   const scales = useMemo(() => scalesOf(measured), [measured]);
   const told = instructionOf(next, last, scales, school);
   const open = !next.done || again;

@@ -2,7 +2,7 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { searchLadder } from '@/ui/tension-ladder/search-ladder';
 import { searchOf } from '@/core/tension/search';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Verdict } from '@/core/tension/probit';
 import type { TestRound } from '@/data/types';
 import { router } from '@/ui/testing/browser';
@@ -75,9 +75,7 @@ test('before the first test the guess is to be sewn, and no verdict is chosen', 
 });
 
 test('each direction keeps its own verdict, and all are sent with the numbers', async () => {
-  const log = jest
-    .mocked(actions.logTestAction)
-    .mockResolvedValueOnce({ ok: true, value: { n: 1, done: false } });
+  const log = jest.mocked(doors.logTest).mockResolvedValueOnce({ ok: true, value: { n: 1, done: false } });
   bench([]);
   await userEvent.click(screen.getByRole('radio', { name: 'Away' }));
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[2] }));
@@ -99,7 +97,7 @@ test('each direction keeps its own verdict, and all are sent with the numbers', 
 });
 
 test('tensions that are not numbers come back to their field, and nothing typed is lost', async () => {
-  jest.mocked(actions.logTestAction).mockResolvedValueOnce({
+  jest.mocked(doors.logTest).mockResolvedValueOnce({
     ok: false,
     problems: [
       { path: 'topGf', message: 'Give the top tension in g as a number, such as 108.' },
@@ -156,7 +154,7 @@ test('where directions differ the quick cures come first, each with what came of
       name: 'It helped',
     }),
   );
-  expect(lastSent(actions.tryCureAction)).toMatchObject({
+  expect(lastSent(doors.tryCure)).toMatchObject({
     setupId: 'setup-1',
     kind: 'needle',
     outcome: 'better',
@@ -168,7 +166,7 @@ test('what else is seen goes with the test', async () => {
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));
   await userEvent.click(screen.getByRole('button', { name: 'skips' }));
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
-  expect(lastSent(actions.logTestAction)).toMatchObject({ n: 1, seen: ['skipped'] });
+  expect(lastSent(doors.logTest)).toMatchObject({ n: 1, seen: ['skipped'] });
 });
 
 test('a proof turned back says why, and asks for one test more', () => {
@@ -193,7 +191,7 @@ test('one test is opened: its note, and beside it another', async () => {
   expect(within(dialog).getByText('From test 1 to test 2: top down 14 g.')).toBeVisible();
   await fill(within(dialog).getByLabelText('Note'), 'on the hem');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep test 2' }));
-  expect(lastSent(actions.amendRoundAction)).toMatchObject({ roundId: 'r2', note: 'on the hem' });
+  expect(lastSent(doors.amendRound)).toMatchObject({ roundId: 'r2', note: 'on the hem' });
 });
 
 test('the stand-in sews the test: its appearances stand in the tiles', async () => {
@@ -203,7 +201,7 @@ test('the stand-in sews the test: its appearances stand in the tiles', async () 
   expect(await screen.findByText(/The gauge reads \d+, \d+, \d+ g/)).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'Sew it on the stand-in' }));
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
-  const { verdicts } = lastSent(actions.logTestAction) as { verdicts: Record<string, number> };
+  const { verdicts } = lastSent(doors.logTest) as { verdicts: Record<string, number> };
   expect(Object.keys(verdicts)).toEqual(['away', 'toward', 'left', 'right']);
 });
 

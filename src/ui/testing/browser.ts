@@ -62,18 +62,14 @@ jest.mock('next/navigation', () => ({
   },
 }));
 
-/** Every server action answers that all is well, unless a test says otherwise. */
-jest.mock(
-  '@/actions/server',
-  () =>
-    new Proxy(
-      { __esModule: true },
-      {
-        get: (known: Record<string, unknown>, name: string) =>
-          (known[name] ??= jest.fn(() => Promise.resolve({ ok: true, value: {} }))),
-      },
-    ),
-);
+/** Every door answers that all is well, unless a test says otherwise. */
+jest.mock('@/actions/doors', () => {
+  const made = () =>
+    new Proxy({} as Record<string, unknown>, {
+      get: (known, name: string) => (known[name] ??= jest.fn(() => Promise.resolve({ ok: true, value: {} }))),
+    });
+  return { doors: made(), looks: made() };
+});
 
 beforeEach(() => {
   jest.clearAllMocks();

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
-import { chooseWholeAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { WholeQuilt, WholeQuiltRequest, ZoneTogether } from '@/core/match/whole-quilt';
 import { isWhole, type Listed, useRest } from '@/ui/kit/use-rest';
 import { unpack } from '@/ui/kit/pack';
@@ -122,7 +122,7 @@ function Weighed({
     },
     [router],
   );
-  const { send, pending, problems } = useActionForm(chooseWholeAction, saved);
+  const { send, pending, problems } = useActionForm(doors.chooseWhole, saved);
   const changed = answer.zones.flatMap((z) => {
     const zone = zones.find((x) => x.id === z.id)!;
     const same = zone.card?.topId === z.setup?.topId && zone.card?.bobbinId === z.setup?.bobbinId;

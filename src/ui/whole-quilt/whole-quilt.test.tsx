@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { matchWhole, type WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { aMatch } from '@/core/testing/a-shelf';
 import { router } from '@/ui/testing/browser';
@@ -71,9 +71,7 @@ test('a zone that refuses keeps its own best, and says so', async () => {
 });
 
 test('all cards are written with one press', async () => {
-  const choose = jest
-    .mocked(actions.chooseWholeAction)
-    .mockResolvedValueOnce({ ok: true, value: { cards: 3 } });
+  const choose = jest.mocked(doors.chooseWhole).mockResolvedValueOnce({ ok: true, value: { cards: 3 } });
   bench();
   await userEvent.click(screen.getByRole('button', { name: 'Use these 3 set-ups' }));
   const sent = choose.mock.calls.at(-1)![0] as {
@@ -103,7 +101,7 @@ test('a zone that was tested keeps its card', () => {
 });
 
 test('a card changed meanwhile is said', async () => {
-  jest.mocked(actions.chooseWholeAction).mockResolvedValueOnce({
+  jest.mocked(doors.chooseWhole).mockResolvedValueOnce({
     ok: false,
     conflict: true,
     problems: [{ path: 'cards.1', message: 'This card was changed in another window meanwhile.' }],

@@ -2,7 +2,7 @@
 import { predicted } from '@/core/source/known';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { countBobbinsAction, windBobbinsAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import type { BobbinStock, Cone, Machine } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
@@ -30,7 +30,7 @@ export function BobbinBench({
   machines: Machine[];
 }) {
   const [winding, setWinding] = useState(false);
-  const count = useActionForm(countBobbinsAction, () => {});
+  const count = useActionForm(doors.countBobbins, () => {});
   const m = machines[0];
   const ready = m && cones.length > 0;
   const wind = ready ? (
@@ -111,7 +111,7 @@ export function BobbinBench({
             { name: 'metresEach', label: 'Metres each', kind: 'number', hint: 'empty: as worked out' },
           ]}
           initial={{ coneId: cones[0]!.id, kind: 'wound', machineId: m.id, count: 4 }}
-          act={windBobbinsAction}
+          act={doors.windBobbins}
           onDone={({ metres }) => {
             toast(`${Math.round(metres)} m of bobbins are on the tray.`);
             setWinding(false);

@@ -14,7 +14,7 @@ import { Scatter } from 'react-chartjs-2';
 import '@/ui/kit/chart-look';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { toast } from '@/ui/kit/toast';
-import { calibrateAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { type Calibration, fitCalibration } from '@/core/calibration/monotone';
 import { safety } from '@/core/cautions/cautions';
 import { attempt } from '@/core/notes';
@@ -68,7 +68,7 @@ export function CalibrationDialog({
     [rows, words.factor],
   );
   const { fit, problem } = useMemo(() => tryFit(points), [points]);
-  const { send, pending, problems } = useActionForm(calibrateAction, () => {
+  const { send, pending, problems } = useActionForm(doors.calibrate, () => {
     toast(`${words.title}: kept.`);
     onClose();
   });

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { keepBattingAction, keepFabricAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { BATTING, FABRIC } from '@/core/fields/cloth';
 import { usualValues } from '@/core/fields/stored';
 import { battings as battingKinds } from '@/core/tables/battings';
@@ -118,7 +118,7 @@ export function ClothBench({
           specs={FABRIC_FORM}
           initial={fabric === 'new' ? usualValues(FABRIC) : fabric}
           fixed={fabric === 'new' ? { version: 0 } : { id: fabric.id, version: fabric.version }}
-          act={keepFabricAction}
+          act={doors.keepFabric}
           onDone={() => setFabric(null)}
           submit="Keep this fabric"
         />
@@ -131,7 +131,7 @@ export function ClothBench({
           specs={BATTING_FORM}
           initial={batting === 'new' ? usualValues(BATTING) : batting}
           fixed={batting === 'new' ? { version: 0 } : { id: batting.id, version: batting.version }}
-          act={keepBattingAction}
+          act={doors.keepBatting}
           onDone={() => setBatting(null)}
           submit="Keep this batting"
         />

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { importHintsAction, undoImportAction } from '@/actions/server';
+import { doors, looks } from '@/actions/doors';
 import {
   COLUMNS,
   type ExchangeKind,
@@ -42,7 +42,7 @@ export function ImportPreview({
   const [remembered, setRemembered] = useState(false);
   useEffect(() => {
     let here = true;
-    importHintsAction(kind, file.header).then(
+    looks.importHints(kind, file.header).then(
       (h) => {
         if (!here) return;
         setTaken(new Set(h.keys));
@@ -71,13 +71,15 @@ export function ImportPreview({
       action: {
         label: 'Undo',
         onClick: () =>
-          void undoImportAction({ key: newKey(), batchId: done.batchId }).then((r) =>
-            toast(
-              r.ok
-                ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}${r.value.edited > 0 ? `; ${r.value.edited} were changed by hand since and stay` : ''}.`
-                : r.problems[0]!.message,
+          void doors
+            .undoImport({ key: newKey(), batchId: done.batchId })
+            .then((r) =>
+              toast(
+                r.ok
+                  ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}${r.value.edited > 0 ? `; ${r.value.edited} were changed by hand since and stay` : ''}.`
+                  : r.problems[0]!.message,
+              ),
             ),
-          ),
       },
     });
     onDone();

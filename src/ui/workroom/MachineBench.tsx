@@ -3,7 +3,7 @@ import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import { keepMachineAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import { MODE_LABEL } from '@/core/stitch/machine';
 import { MACHINE } from '@/core/fields/machine';
@@ -104,7 +104,7 @@ export function MachineBench({
           specs={FORM}
           initial={editing === 'new' ? usualValues(MACHINE) : editing}
           fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
-          act={keepMachineAction}
+          act={doors.keepMachine}
           onDone={() => {
             toast('The machine is kept.');
             setEditing(null);

@@ -1,12 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { toast } from '@/ui/kit/toast';
-import {
-  changeNeedleAction,
-  countNeedlesAction,
-  keepNeedlesAction,
-  sewStitchesAction,
-} from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { safety } from '@/core/cautions/cautions';
 import { NEEDLE } from '@/core/fields/needle';
 import { usualValues } from '@/core/fields/stored';
@@ -39,8 +34,8 @@ export function NeedleBench({
 }) {
   const [adding, setAdding] = useState(false);
   const [sewing, setSewing] = useState<Machine | null>(null);
-  const change = useActionForm(changeNeedleAction, ({ nm }) => toast(`A new Nm ${nm} is in the machine.`));
-  const count = useActionForm(countNeedlesAction, () => {});
+  const change = useActionForm(doors.changeNeedle, ({ nm }) => toast(`A new Nm ${nm} is in the machine.`));
+  const count = useActionForm(doors.countNeedles, () => {});
   const out = needles.filter((n) => n.stock === 0);
   const add = (
     <Button look="act" onClick={() => setAdding(true)}>
@@ -171,7 +166,7 @@ export function NeedleBench({
           onClose={() => setAdding(false)}
           specs={FORM}
           initial={usualValues(NEEDLE)}
-          act={keepNeedlesAction}
+          act={doors.keepNeedles}
           onDone={() => {
             toast('The drawer is counted.');
             setAdding(false);
@@ -187,7 +182,7 @@ export function NeedleBench({
           specs={[{ name: 'stitches', label: 'Stitches', kind: 'number', wide: true }]}
           initial={{}}
           fixed={{ machineId: sewing.id }}
-          act={sewStitchesAction}
+          act={doors.sewStitches}
           onDone={() => setSewing(null)}
           submit="Count them"
         />

@@ -1,7 +1,7 @@
 'use client';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
-import { setPreferencesAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Preferences } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
@@ -26,7 +26,7 @@ export function PreferencesForm({ preferences }: { preferences: Preferences }) {
       ...Object.fromEntries(preferences.dayHours.map((h, i) => [`day${i}`, String(h)])),
     },
   });
-  const { send, pending, problems, problemAt } = useActionForm(setPreferencesAction, () =>
+  const { send, pending, problems, problemAt } = useActionForm(doors.setPreferences, () =>
     toast('Kept. Cards chosen from now on follow it.'),
   );
   const v = form.watch();

@@ -1,6 +1,6 @@
 'use client';
 import { formatDistanceToNow } from 'date-fns';
-import { putAwayAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
@@ -12,7 +12,7 @@ export function PutAwayList({
 }: {
   away: readonly { what: AwayKind; id: string; name: string; at: Date }[];
 }) {
-  const back = useActionForm(putAwayAction, () => toast('It is out again.'));
+  const back = useActionForm(doors.putAway, () => toast('It is out again.'));
   if (away.length === 0) return null;
   return (
     <details className="mt-8 border-t-2 border-ink pt-2">

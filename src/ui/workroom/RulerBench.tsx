@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { keepRulerAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { RULER_SHAPE_LABEL } from '@/core/fields/lists';
 import { RULER } from '@/core/fields/ruler';
 import { usualValues } from '@/core/fields/stored';
@@ -89,7 +89,7 @@ export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Ma
           specs={FORM}
           initial={editing === 'new' ? usualValues(RULER) : editing}
           fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
-          act={keepRulerAction}
+          act={doors.keepRuler}
           onDone={() => setEditing(null)}
           submit="Keep this ruler"
         />

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { keepYarnAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { couchingFoot } from '@/core/couching/couching';
 import { readLengthMm } from '@/core/exchange/read-number';
 import { usualValues } from '@/core/fields/stored';
@@ -89,7 +89,7 @@ export function YarnBench({ yarns, machines }: { yarns: Yarn[]; machines: Machin
           specs={FORM}
           initial={editing === 'new' ? usualValues(YARN) : editing}
           fixed={editing === 'new' ? { version: 0 } : { id: editing.id, version: editing.version }}
-          act={keepYarnAction}
+          act={doors.keepYarn}
           onDone={() => setEditing(null)}
           submit="Keep this yarn"
           aside={(v) => <Measured text={String(v.diameterMm ?? '')} />}

@@ -1,20 +1,20 @@
 import { MishapList } from './MishapList';
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { looks } from '@/actions/doors';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { FilesBench } from './FilesBench';
 import { readCsv } from './read-csv';
 
 jest.mock('@/ui/kit/send-file', () => {
-  const doors: Record<string, jest.Mock> = {};
+  const ways: Record<string, jest.Mock> = {};
   return {
-    doors,
-    sendFile: (url: string) => (doors[url] ??= jest.fn(() => Promise.resolve({ ok: true, value: {} }))),
+    ways,
+    sendFile: (url: string) => (ways[url] ??= jest.fn(() => Promise.resolve({ ok: true, value: {} }))),
   };
 });
-const { doors } = jest.requireMock<{ doors: Record<string, jest.Mock> }>('@/ui/kit/send-file');
-const sends = { rows: doors['/import/rows']!, workroom: doors['/import/workroom']! };
+const { ways } = jest.requireMock<{ ways: Record<string, jest.Mock> }>('@/ui/kit/send-file');
+const sends = { rows: ways['/import/rows']!, workroom: ways['/import/workroom']! };
 
 const csv = (text: string | Uint8Array, name = 'cones.csv') => {
   const bytes = typeof text === 'string' ? new TextEncoder().encode(text) : text;
@@ -56,7 +56,7 @@ describe('reading a file', () => {
 describe('in from a file', () => {
   const give = async (text: string) => {
     render(<FilesBench />);
-    jest.mocked(actions.importHintsAction).mockResolvedValue({ keys: [], mapping: null } as never);
+    jest.mocked(looks.importHints).mockResolvedValue({ keys: [], mapping: null } as never);
     await userEvent.upload(screen.getByLabelText(/Drop a CSV file here/), csv(text));
   };
   test('nothing is stored until it has been seen', async () => {

@@ -1,13 +1,13 @@
 'use client';
 import type { AwayKind } from '@/core/fields/lists';
-import { putAwayAction } from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { newKey, unanswered } from '@/ui/kit/use-action-form';
 import { toast } from '@/ui/kit/toast';
 
 /** Puts something away, or takes it out again, and says what came of it. */
 async function put(what: AwayKind, id: string, away: boolean, said: () => void): Promise<void> {
   try {
-    const r = await putAwayAction({ key: newKey(), id, what, away });
+    const r = await doors.putAway({ key: newKey(), id, what, away });
     if (r.ok) said();
     else toast(r.problems[0]!.message);
   } catch (error) {

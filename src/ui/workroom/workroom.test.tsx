@@ -1,6 +1,6 @@
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import { bobbinCapacityM } from '@/core/usage/usage';
 import {
   aBobbin,
@@ -64,7 +64,7 @@ describe('the drawer', () => {
   test('changing the needle says which kind went in', async () => {
     bench();
     await press('Changed for a new one');
-    expect(lastSent(actions.changeNeedleAction)).toMatchObject({
+    expect(lastSent(doors.changeNeedle)).toMatchObject({
       machineId: 'machine-1',
       nm: 100,
       eye: 'standard',
@@ -91,16 +91,16 @@ describe('the drawer', () => {
     bench();
     await press('Add needles');
     await fill('In the drawer', '12');
-    refuseNext(actions.keepNeedlesAction, 'stock', 'Needles in the drawer: give a whole number.');
+    refuseNext(doors.keepNeedles, 'stock', 'Needles in the drawer: give a whole number.');
     await press('Put them in the drawer');
-    expect(lastSent(actions.keepNeedlesAction)).toMatchObject({ nm: 100, eye: 'standard', stock: 12 });
+    expect(lastSent(doors.keepNeedles)).toMatchObject({ nm: 100, eye: 'standard', stock: 12 });
     expect(await screen.findByText('Needles in the drawer: give a whole number.')).toBeInTheDocument();
     expect(screen.getByLabelText('In the drawer', { selector: 'input' })).toHaveValue('12');
-    const key = lastSent(actions.keepNeedlesAction).key;
+    const key = lastSent(doors.keepNeedles).key;
     await waitFor(() => expect(screen.getByRole('button', { name: 'Put them in the drawer' })).toBeEnabled());
     await press('Put them in the drawer');
-    expect(actions.keepNeedlesAction).toHaveBeenCalledTimes(2);
-    expect(lastSent(actions.keepNeedlesAction).key).toBe(key);
+    expect(doors.keepNeedles).toHaveBeenCalledTimes(2);
+    expect(lastSent(doors.keepNeedles).key).toBe(key);
     await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());
   });
 
@@ -109,7 +109,7 @@ describe('the drawer', () => {
     await press('Add stitches');
     await fill('Stitches', '-2500');
     await press('Count them');
-    expect(lastSent(actions.sewStitchesAction)).toMatchObject({ machineId: 'machine-1', stitches: -2500 });
+    expect(lastSent(doors.sewStitches)).toMatchObject({ machineId: 'machine-1', stitches: -2500 });
   });
 
   test('an empty drawer and no machine each say what to do', () => {
@@ -134,7 +134,7 @@ describe('bobbins', () => {
     bench();
     await press(/more|one more|add one/i);
     await waitFor(() =>
-      expect(lastSent(actions.countBobbinsAction)).toMatchObject({ id: 'bobbin-1', version: 5, count: 4 }),
+      expect(lastSent(doors.countBobbins)).toMatchObject({ id: 'bobbin-1', version: 5, count: 4 }),
     );
   });
 
@@ -154,7 +154,7 @@ describe('bobbins', () => {
     await press('Wind bobbins');
     await fill('How many', '6');
     await press('They are wound');
-    expect(lastSent(actions.windBobbinsAction)).toMatchObject({
+    expect(lastSent(doors.windBobbins)).toMatchObject({
       coneId: 'cone-fog',
       machineId: 'machine-1',
       kind: 'wound',
@@ -204,7 +204,7 @@ describe('rulers', () => {
     await fill(/^Radius of its edge/, '152.4 mm');
     await fill(/^Thickness/, '0.25 in');
     await press('Keep this ruler');
-    const sent = lastSent(actions.keepRulerAction);
+    const sent = lastSent(doors.keepRuler);
     expect(sent).toMatchObject({ id: 'ruler-1', version: 1, shape: 'arc' });
     expect(sent.radiusIn).toBeCloseTo(6, 6);
     expect(sent.thicknessMm).toBeCloseTo(6.35, 6);
@@ -214,12 +214,12 @@ describe('rulers', () => {
     await press('Change Quay arc');
     await fill(/^Thickness/, 'thick');
     await press('Keep this ruler');
-    expect(lastSent(actions.keepRulerAction).thicknessMm).toBe('thick');
+    expect(lastSent(doors.keepRuler).thicknessMm).toBe('thick');
   });
   test('put away is asked of the server by name', async () => {
     bench();
     await press('Put Quay arc away');
-    expect(lastSent(actions.putAwayAction)).toMatchObject({ id: 'ruler-1', what: 'ruler', away: true });
+    expect(lastSent(doors.putAway)).toMatchObject({ id: 'ruler-1', what: 'ruler', away: true });
   });
   test('no ruler yet', () => {
     bench({ rulers: [] });
@@ -272,7 +272,7 @@ describe('fabrics and battings', () => {
     await fill('Rating, as printed', '4 inches, 10 cm');
     await fill(/^Widest gap/, '10 cm');
     await press('Keep this batting');
-    const sent = lastSent(actions.keepBattingAction);
+    const sent = lastSent(doors.keepBatting);
     expect(sent).toMatchObject({ name: 'Skerry wool', kind: 'unknown', version: 0, loftMm: null });
     expect(sent.maxGapIn).toBeCloseTo(3.937, 3);
   });
@@ -281,12 +281,12 @@ describe('fabrics and battings', () => {
     await press('Change Net loft flannel');
     await fill('Notes', 'washed');
     await press('Keep this fabric');
-    expect(lastSent(actions.keepFabricAction)).toMatchObject({ id: 'f1', version: 4, notes: 'washed' });
+    expect(lastSent(doors.keepFabric)).toMatchObject({ id: 'f1', version: 4, notes: 'washed' });
   });
   test('put away', async () => {
     bench();
     await press('Put Net loft flannel away');
-    expect(lastSent(actions.putAwayAction)).toMatchObject({ id: 'f1', what: 'fabric', away: true });
+    expect(lastSent(doors.putAway)).toMatchObject({ id: 'f1', what: 'fabric', away: true });
   });
 });
 
@@ -326,7 +326,7 @@ describe('the machine', () => {
     await userEvent.click(screen.getByRole('checkbox', { name: /couching/i }));
     await fill(/^Throat/, '51 cm');
     await press('Keep this machine');
-    const sent = lastSent(actions.keepMachineAction);
+    const sent = lastSent(doors.keepMachine);
     expect(sent).toMatchObject({ id: 'machine-1', version: 1, maxSpm: 2200, rollInThroat: true });
     expect(sent.feet).not.toContain('couching');
     expect(sent.throatIn).toBeCloseTo(20.0787, 3);
@@ -354,7 +354,7 @@ describe('the machine', () => {
       expect(keep).toBeEnabled();
       expect(within(dialog).getByText(/misses the measurements by 0.0 %/)).toBeInTheDocument();
       await userEvent.click(keep);
-      expect(lastSent(actions.calibrateAction)).toMatchObject({
+      expect(lastSent(doors.calibrate)).toMatchObject({
         machineId: 'machine-1',
         kind: 'speed-dial',
         points: [
@@ -397,7 +397,7 @@ describe('the studio’s ways', () => {
     expect(screen.getByLabelText('The trusted size')).toBeInTheDocument();
     await fill(/^A cone runs low below/, '250');
     await press('Keep these ways');
-    expect(lastSent(actions.setPreferencesAction)).toMatchObject({
+    expect(lastSent(doors.setPreferences)).toMatchObject({
       needleSchool: 'one',
       oneNeedleNm: 100,
       lowM: 250,
@@ -409,7 +409,7 @@ describe('the studio’s ways', () => {
   test('a refusal stands at its field, and what was typed is not lost', async () => {
     render(<PreferencesForm preferences={somePreferences()} />);
     await fill(/^Floor of stitch length/, '99');
-    refuseNext(actions.setPreferencesAction, 'floorSpi', 'The floor must lie between 3 and 20.');
+    refuseNext(doors.setPreferences, 'floorSpi', 'The floor must lie between 3 and 20.');
     await press('Keep these ways');
     expect(await screen.findByText('The floor must lie between 3 and 20.')).toBeInTheDocument();
     expect(screen.getByLabelText(/^Floor of stitch length/)).toHaveValue('99');
@@ -417,13 +417,13 @@ describe('the studio’s ways', () => {
   test('hours refused are said beneath the days', async () => {
     render(<PreferencesForm preferences={somePreferences()} />);
     await fill('Sunday', '30');
-    refuseNext(actions.setPreferencesAction, 'dayHours', 'Hours must lie between 0 and 24.');
+    refuseNext(doors.setPreferences, 'dayHours', 'Hours must lie between 0 and 24.');
     await press('Keep these ways');
     expect(await screen.findByText('Hours must lie between 0 and 24.')).toBeInTheDocument();
   });
   test('a studio’s computer that does not answer is said, and the form stays', async () => {
     render(<PreferencesForm preferences={somePreferences()} />);
-    jest.mocked(actions.setPreferencesAction).mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    jest.mocked(doors.setPreferences).mockRejectedValueOnce(new TypeError('Failed to fetch'));
     await press('Keep these ways');
     expect(
       await screen.findByText(/did not answer; try again in a moment. Nothing you typed is lost/),

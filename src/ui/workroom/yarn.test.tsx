@@ -1,6 +1,6 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as actions from '@/actions/server';
+import { doors } from '@/actions/doors';
 import type { Machine, Yarn } from '@/data/types';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { YarnBench } from './YarnBench';
@@ -48,10 +48,10 @@ test('a thickness in turns is told in millimetres, and sent so', async () => {
   await userEvent.clear(thick);
   await fill(thick, '10 turns');
   expect(within(dialog).getByRole('status')).toHaveTextContent('10 turns is 2.54 mm.');
-  refuseNext(actions.keepYarnAction, 'name', 'Another already has this name.');
+  refuseNext(doors.keepYarn, 'name', 'Another already has this name.');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));
   expect(await within(dialog).findByText('Another already has this name.')).toBeVisible();
-  expect(lastSent(actions.keepYarnAction)).toMatchObject({ name: 'Foam', diameterMm: 2.54, version: 0 });
+  expect(lastSent(doors.keepYarn)).toMatchObject({ name: 'Foam', diameterMm: 2.54, version: 0 });
 });
 
 test('one is changed with its version', async () => {
@@ -59,5 +59,5 @@ test('one is changed with its version', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'Change Kelp bouclé' }));
   const dialog = await screen.findByRole('dialog');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));
-  expect(lastSent(actions.keepYarnAction)).toMatchObject({ id: 'kelp', version: 3, skeins: 2.5 });
+  expect(lastSent(doors.keepYarn)).toMatchObject({ id: 'kelp', version: 3, skeins: 2.5 });
 });

@@ -1,11 +1,11 @@
-import { calendarCsv, calendarIcs, readCalendar } from '@/actions/calendar';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
+import { calendarCsv, calendarIcs } from '@/actions/calendar';
 
 export const dynamic = 'force-dynamic';
 
 /** The calendar of the frame as iCalendar, or as CSV with ?as=csv. */
 export async function GET(request: Request) {
-  const view = await readCalendar(db(), new Date());
+  const view = await ask.readCalendar(new Date());
   if (!view) return new Response('There is no studio yet.', { status: 404 });
   const csv = new URL(request.url).searchParams.get('as') === 'csv';
   return new Response(csv ? `\ufeff${calendarCsv(view)}` : calendarIcs(view), {

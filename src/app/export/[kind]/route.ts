@@ -1,8 +1,6 @@
+import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
-import { exportCsv } from '@/actions/exchange';
-import { exportWorkroom } from '@/actions/workroom-file';
 import { EXCHANGE_KINDS, type ExchangeKind } from '@/core/exchange/columns';
-import { db } from '@/data/sql';
 
 export const dynamic = 'force-dynamic';
 
@@ -18,9 +16,9 @@ export async function GET(_: Request, { params }: { params: Promise<{ kind: stri
       },
     });
   if (kind === 'workroom')
-    return file('workroom', 'application/json', JSON.stringify(await exportWorkroom(db()), null, 2));
+    return file('workroom', 'application/json', JSON.stringify(await ask.exportWorkroom(), null, 2));
   if (EXCHANGE_KINDS.includes(kind as ExchangeKind))
     // The mark at the start tells spreadsheets that this is UTF-8.
-    return file(kind, 'text/csv', `\ufeff${await exportCsv(db(), kind as ExchangeKind)}`);
+    return file(kind, 'text/csv', `\ufeff${await ask.exportCsv(kind as ExchangeKind)}`);
   return Response.json({ error: 'There is no such file.' }, { status: 404 });
 }

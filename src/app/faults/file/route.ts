@@ -1,10 +1,9 @@
+import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { causes } from '@/core/faults/knowledge';
 import { signs } from '@/core/tables/symptoms';
 import { FORMULA } from '@/actions/exchange';
-import { readBook } from '@/data/fault-book';
-import { db } from '@/data/sql';
 import { type BookQuery, filterOf } from '../filter';
 
 export const dynamic = 'force-dynamic';
@@ -13,7 +12,7 @@ const MOST = 200_000;
 /** The book as it is narrowed, as CSV. */
 export async function GET(request: Request) {
   const query = Object.fromEntries(new URL(request.url).searchParams) as BookQuery;
-  const rows = await readBook(db(), filterOf(query), MOST);
+  const rows = await ask.readBook(filterOf(query), MOST);
   const csv = Papa.unparse(
     rows.map((f) => ({
       When: f.noticedAt.toISOString(),

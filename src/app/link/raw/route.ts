@@ -1,13 +1,12 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
-import { readRaw, readRun } from '@/data/link';
-import { db } from '@/data/sql';
 
 export const dynamic = 'force-dynamic';
 
 /** The raw readings of a run, as a recording that can be taken in again: the head, then a line each. */
 export async function GET(request: Request) {
   const id = new URL(request.url).searchParams.get('run') ?? '';
-  const run = isUUID(id) ? await readRun(db(), id) : null;
+  const run = isUUID(id) ? await ask.readRun(id) : null;
   if (!run || run.raw === 0)
     return Response.json({ error: { message: 'No raw readings are kept of this run.' } }, { status: 404 });
   const { quiltId, pass, coneId, stabilise, machine, limitInPerS } = run;
@@ -22,7 +21,7 @@ export async function GET(request: Request) {
     raw: true,
   });
   const text = new TextEncoder();
-  const pieces = readRaw(db(), id);
+  const pieces = ask.readRaw(id);
   let begun = false;
   return new Response(
     new ReadableStream({

@@ -1,8 +1,6 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { notFound } from 'next/navigation';
-import { readQuiltView } from '@/actions/quilt-view';
-import { db } from '@/data/sql';
-import { readMachine } from '@/data/machines';
 
 export interface QuiltPageProps {
   params: Promise<{ id: string }>;
@@ -25,9 +23,9 @@ export async function readQuiltPage(
   shelfOf: 'whole studio' | 'its cards' = 'its cards',
 ) {
   const [{ id }, { zone: wanted }] = await Promise.all([params, searchParams]);
-  const view = isUUID(id) ? await readQuiltView(db(), id, shelfOf) : null;
+  const view = isUUID(id) ? await ask.readQuiltView(id, shelfOf) : null;
   if (!view) notFound();
-  const machine = await readMachine(db(), view.quilt.machineId);
+  const machine = await ask.readMachine(view.quilt.machineId);
   const zone = view.zones.find((z) => z.id === wanted) ?? view.zones[0];
   return { view, machine, zone };
 }

@@ -1,5 +1,4 @@
-import { db } from '@/data/sql';
-import { conesById } from '@/actions/cones';
+import { ask } from '@/actions/queries';
 import { coneName } from '@/actions/zone-brief';
 import { CompareBench } from '@/ui/compare/CompareBench';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -10,7 +9,7 @@ const MOST = 6;
 
 export default async function ComparePage({ searchParams }: { searchParams: Promise<{ ids?: string }> }) {
   const ids = [...new Set(((await searchParams).ids ?? '').split(','))].slice(0, MOST);
-  const cones = await conesById(db(), ids);
+  const cones = await ask.conesById(ids);
   if (cones.length < 2)
     return (
       <Empty

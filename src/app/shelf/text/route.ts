@@ -1,5 +1,4 @@
-import { keptShelf } from '@/actions/kept-shelf';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { SHELF_TEXTS, type ShelfText } from '@/ui/shelf/listed';
 
 export const dynamic = 'force-dynamic';
@@ -9,7 +8,7 @@ export async function GET(request: Request) {
   const query = new URL(request.url).searchParams;
   const of = query.get('of') ?? '';
   if (!Object.hasOwn(SHELF_TEXTS, of)) return new Response('There is no such list.', { status: 404 });
-  const shelf = await keptShelf(db());
+  const shelf = await ask.keptShelf();
   return new Response(SHELF_TEXTS[of as ShelfText](shelf), {
     headers: {
       'Content-Type': 'text/plain; charset=utf-8',

@@ -1,11 +1,11 @@
-import { readShopping, shoppingCsv } from '@/actions/shopping';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
+import { shoppingCsv } from '@/actions/shopping';
 
 export const dynamic = 'force-dynamic';
 
 /** The shopping and winding list as CSV. */
 export async function GET() {
-  const lines = await readShopping(db(), new Date());
+  const lines = await ask.readShopping(new Date());
   if (!lines) return new Response('There is no studio yet.', { status: 404 });
   return new Response(`\ufeff${shoppingCsv(lines)}`, {
     headers: {

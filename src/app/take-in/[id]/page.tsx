@@ -1,28 +1,23 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { addDays, format } from 'date-fns';
 import { notFound, redirect } from 'next/navigation';
-import { readBattings, readFabrics } from '@/data/cloths';
-import { readIntake, readPhotographs } from '@/data/intakes';
-import { readPreferences } from '@/data/preferences';
-import { readMachines } from '@/data/machines';
-import { readClientNames } from '@/data/quilts';
-import { db } from '@/data/sql';
 import { Talk } from '@/ui/take-in/Talk';
 
 export const metadata = { title: 'Take in' };
 
 export default async function TalkPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const intake = isUUID(id) ? await readIntake(db(), id) : null;
+  const intake = isUUID(id) ? await ask.readIntake(id) : null;
   if (!intake) notFound();
   if (intake.quiltId) redirect(`/quilts/${intake.quiltId}/take-in`);
   const [fabrics, battings, machines, clients, photographs, preferences] = await Promise.all([
-    readFabrics(db()),
-    readBattings(db()),
-    readMachines(db()),
-    readClientNames(db()),
-    readPhotographs(db(), { intakeId: id }),
-    readPreferences(db()),
+    ask.readFabrics(),
+    ask.readBattings(),
+    ask.readMachines(),
+    ask.readClientNames(),
+    ask.readPhotographs({ intakeId: id }),
+    ask.readPreferences(),
   ]);
   return (
     <Talk

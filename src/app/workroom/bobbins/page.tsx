@@ -1,16 +1,13 @@
-import { readBobbins } from '@/data/bobbins';
-import { readShelf } from '@/data/cones';
-import { readMachines } from '@/data/machines';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { BobbinBench } from '@/ui/workroom/BobbinBench';
 
 export const metadata = { title: 'Bobbins' };
 
 export default async function BobbinsPage() {
   const [bobbins, cones, machines] = await Promise.all([
-    readBobbins(db()),
-    readShelf(db()),
-    readMachines(db()),
+    ask.readBobbins(),
+    ask.readShelf(),
+    ask.readMachines(),
   ]);
   return (
     <BobbinBench

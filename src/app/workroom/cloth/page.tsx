@@ -1,6 +1,4 @@
-import { readBattings, readFabrics, readPutAway } from '@/data/cloths';
-import { db } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
+import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { ClothBench } from '@/ui/workroom/ClothBench';
 
@@ -8,10 +6,10 @@ export const metadata = { title: 'Fabric and batting' };
 
 export default async function ClothPage() {
   const [fabrics, battings, preferences, away] = await Promise.all([
-    readFabrics(db()),
-    readBattings(db()),
-    readPreferences(db()),
-    readPutAway(db()),
+    ask.readFabrics(),
+    ask.readBattings(),
+    ask.readPreferences(),
+    ask.readPutAway(),
   ]);
   return (
     <>

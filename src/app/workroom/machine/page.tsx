@@ -1,10 +1,9 @@
-import { readCalibrations, readMachines } from '@/data/machines';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { MachineBench } from '@/ui/workroom/MachineBench';
 
 export const metadata = { title: 'Machines' };
 
 export default async function MachinePage() {
-  const [machines, calibrations] = await Promise.all([readMachines(db()), readCalibrations(db())]);
+  const [machines, calibrations] = await Promise.all([ask.readMachines(), ask.readCalibrations()]);
   return <MachineBench machines={machines} calibrations={calibrations} />;
 }

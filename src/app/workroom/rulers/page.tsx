@@ -1,7 +1,4 @@
-import { readPutAway } from '@/data/cloths';
-import { readMachines } from '@/data/machines';
-import { readRulers } from '@/data/rulers';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { RulerBench } from '@/ui/workroom/RulerBench';
 
@@ -9,9 +6,9 @@ export const metadata = { title: 'Rulers' };
 
 export default async function RulersPage() {
   const [rulers, machines, away] = await Promise.all([
-    readRulers(db()),
-    readMachines(db()),
-    readPutAway(db()),
+    ask.readRulers(),
+    ask.readMachines(),
+    ask.readPutAway(),
   ]);
   return (
     <>

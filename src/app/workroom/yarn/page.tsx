@@ -1,14 +1,11 @@
-import { readPutAway } from '@/data/cloths';
-import { readMachines } from '@/data/machines';
-import { readYarns } from '@/data/yarns';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { YarnBench } from '@/ui/workroom/YarnBench';
 
 export const metadata = { title: 'Yarn' };
 
 export default async function YarnPage() {
-  const [yarns, machines, away] = await Promise.all([readYarns(db()), readMachines(db()), readPutAway(db())]);
+  const [yarns, machines, away] = await Promise.all([ask.readYarns(), ask.readMachines(), ask.readPutAway()]);
   return (
     <>
       <YarnBench yarns={yarns} machines={machines} />

@@ -1,14 +1,11 @@
-import { cameToOf, doneAt } from '@/actions/hand-back';
+import { ask } from '@/actions/queries';
+import { doneAt } from '@/actions/hand-back';
 import { cameOutOf, washingOf } from '@/actions/client-sheet';
 import { safety } from '@/core/cautions/cautions';
 import { inspection } from '@/core/hand-back/inspection';
 import { predicted, proven } from '@/core/source/known';
 import { signs } from '@/core/tables/symptoms';
 import { lengthText } from '@/core/units/length-text';
-import { readHandBack } from '@/data/hand-back';
-import { readPhotographs } from '@/data/intakes';
-import { readPreferences } from '@/data/preferences';
-import { db } from '@/data/sql';
 import { FaultActs } from '@/ui/faults/FaultActs';
 import { HomeForm } from '@/ui/hand-back/HomeForm';
 import { InspectionPath } from '@/ui/hand-back/InspectionMap';
@@ -32,9 +29,9 @@ async function load(props: QuiltPageProps) {
   const page = await readQuiltPage(props);
   const { quilt, faults } = page.view;
   const [hand, photographs, preferences] = await Promise.all([
-    readHandBack(db(), quilt.id),
-    readPhotographs(db(), { quiltId: quilt.id }),
-    readPreferences(db()),
+    ask.readHandBack(quilt.id),
+    ask.readPhotographs({ quiltId: quilt.id }),
+    ask.readPreferences(),
   ]);
   return {
     ...page,
@@ -329,7 +326,7 @@ function measure(x: Loaded) {
 async function home(x: Loaded) {
   const { quilt } = x.view;
   // What it came to stands as it was on the day it went home.
-  const c = (quilt.handedBackOn && x.hand.cameTo) || (await cameToOf(db(), x.view));
+  const c = (quilt.handedBackOn && x.hand.cameTo) || (await ask.cameToOf(x.view));
   const hours = (min: number) => `${(min / 60).toFixed(1)} h`;
   return (
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_360px]">

@@ -1,7 +1,5 @@
-import { letterFacts } from '@/actions/letters';
+import { ask } from '@/actions/queries';
 import { letter, LETTER_LABEL, LETTERS } from '@/core/letters/letters';
-import { readClient } from '@/data/clients';
-import { db } from '@/data/sql';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Link } from '@/ui/kit/Link';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -16,8 +14,8 @@ export default async function LettersPage(props: QuiltPageProps) {
   const wanted = (await props.searchParams).letter;
   const kind = LETTERS.find((k) => k === wanted) ?? 'agreed';
   const [facts, client] = await Promise.all([
-    letterFacts(db(), view, new Date()),
-    readClient(db(), quilt.clientId),
+    ask.letterFacts(view, new Date()),
+    ask.readClient(quilt.clientId),
   ]);
   const written = letter(kind, facts);
   return (

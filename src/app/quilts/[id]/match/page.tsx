@@ -1,7 +1,6 @@
-import { matchOnce, onlyPair, readMatchSources, zoneRequest } from '@/actions/match-sources';
-import { keptShelf } from '@/actions/kept-shelf';
+import { ask } from '@/actions/queries';
+import { matchOnce, onlyPair, zoneRequest } from '@/actions/match-sources';
 import { withLearned } from '@/actions/searches';
-import { readSettings } from '@/actions/settings';
 import { sandwichOf } from '@/actions/zone-brief';
 import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
@@ -9,8 +8,6 @@ import { match } from '@/core/match/match';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 import { techniques } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
-import { readScales } from '@/data/machines';
-import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
 import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
@@ -48,10 +45,10 @@ export default async function MatchPage(props: QuiltPageProps) {
       </QuiltFrame>
     );
   const [sources, measured, cones, settings] = await Promise.all([
-    readMatchSources(db()),
-    readScales(db(), machine.id),
-    keptShelf(db()),
-    readSettings(db(), quilt.id),
+    ask.readMatchSources(),
+    ask.readScales(machine.id),
+    ask.keptShelf(),
+    ask.readSettings(quilt.id),
   ]);
   const scales = scalesOf(measured);
   const standing = view.setups.get(zone.id);

@@ -1,9 +1,6 @@
+import { ask } from '@/actions/queries';
 import { battings } from '@/core/tables/battings';
 import { usualOf } from '@/actions/prepared';
-import { readPrepared } from '@/data/prepared';
-import { readRack } from '@/data/quilts';
-import { db } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
 import { PrepareBench } from '@/ui/prepare/PrepareBench';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
@@ -16,9 +13,9 @@ export default async function PreparePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
   const [preferences, rack, prepared] = await Promise.all([
-    readPreferences(db()),
-    readRack(db()),
-    readPrepared(db(), quilt.id),
+    ask.readPreferences(),
+    ask.readRack(),
+    ask.readPrepared(quilt.id),
   ]);
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">

@@ -1,5 +1,6 @@
+import { ask } from '@/actions/queries';
 import { coneName } from '@/actions/zone-brief';
-import { pricesOf, readPlan } from '@/actions/plan';
+import { pricesOf } from '@/actions/plan';
 import { minutesKnown, midHours } from '@/core/hours/known';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
@@ -9,9 +10,6 @@ import { ITEM_LABEL, itemsOf, orderActs } from '@/core/plan/steps';
 import { ACTS } from '@/core/hours/factors';
 import { predicted, proven } from '@/core/source/known';
 import { lengthText } from '@/core/units/length-text';
-import { readBobbins } from '@/data/bobbins';
-import { readFramed } from '@/data/quilts';
-import { db } from '@/data/sql';
 import { rolledMm } from '@/core/plan/work-plan';
 import { rollPassByPass } from '@/core/stand/roll';
 import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
@@ -48,9 +46,9 @@ export default async function QuiltingPage(props: QuiltPageProps) {
   const part = PARTS.find((p) => p.id === asked)?.id ?? 'steps';
   const { quilt, zones, shelf, faults } = view;
   const [read, tray, framed] = await Promise.all([
-    readPlan(db(), view),
-    part === 'thread' ? readBobbins(db()) : [],
-    readFramed(db(), quilt.id),
+    ask.readPlan(view),
+    part === 'thread' ? ask.readBobbins() : [],
+    ask.readFramed(quilt.id),
   ]);
   const { plan, steps, inside, left: leftOver, belief, preferences, share, moved, request } = read;
   const cones = new Map(shelf.map((c) => [c.id, c]));

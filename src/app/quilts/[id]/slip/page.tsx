@@ -1,11 +1,10 @@
+import { ask } from '@/actions/queries';
 import { format, parseISO } from 'date-fns';
 import { headers } from 'next/headers';
 import QRCode from 'qrcode';
 import { CONDITION_STATE_LABEL } from '@/core/fields/lists';
 import { CONDITION_KINDS } from '@/core/tables/conditions';
 import { features } from '@/core/tables/features';
-import { db } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
 import { Sheet } from '@/ui/print/Sheet';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -15,7 +14,7 @@ export const metadata = { title: 'Intake slip' };
 export default async function SlipPage(props: QuiltPageProps) {
   const { view } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [preferences, head] = await Promise.all([readPreferences(db()), headers()]);
+  const [preferences, head] = await Promise.all([ask.readPreferences(), headers()]);
   const address = `http://${head.get('host') ?? '127.0.0.1:3111'}/quilts/${quilt.id}`;
   const code = QRCode.create(address, { errorCorrectionLevel: 'M' });
   const size = code.modules.size;

@@ -1,17 +1,8 @@
-import { likelyHere } from '@/actions/fault-setup';
-import { readPlan } from '@/actions/plan';
+import { ask } from '@/actions/queries';
 import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
 import { conditionWords } from '@/core/tables/conditions';
 import { signs } from '@/core/tables/symptoms';
-import { readTray } from '@/data/bobbins';
-import { readEntries } from '@/data/log';
-import { readScales } from '@/data/machines';
-import { readDrawer, readFittedIn } from '@/data/needles';
-import { readPreferences } from '@/data/preferences';
-import { readFramed } from '@/data/quilts';
-import { db } from '@/data/sql';
-import { readSewnBeforeLog } from '@/data/steps';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandBench } from '@/ui/stand/StandBench';
 import { passDrawing, raiseBefore, shownSteps, shownThreads } from '@/ui/stand/stand-facts';
@@ -24,19 +15,19 @@ export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
   const [read, measured, entries, fitted, drawer, tray, framed, before, preferences] = await Promise.all([
-    readPlan(db(), view),
-    readScales(db(), machine.id),
-    readEntries(db(), quilt.id),
-    readFittedIn(db(), machine.id),
-    readDrawer(db()),
-    readTray(db()),
-    readFramed(db(), quilt.id),
-    readSewnBeforeLog(db(), quilt.id),
-    readPreferences(db()),
+    ask.readPlan(view),
+    ask.readScales(machine.id),
+    ask.readEntries(quilt.id),
+    ask.readFittedIn(machine.id),
+    ask.readDrawer(),
+    ask.readTray(),
+    ask.readFramed(quilt.id),
+    ask.readSewnBeforeLog(quilt.id),
+    ask.readPreferences(),
   ]);
   const steps = shownSteps(view, read);
   const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
-  const seen = (await likelyHere(db(), view, next?.zones[0]?.id ?? null)).map((id) => ({
+  const seen = (await ask.likelyHere(view, next?.zones[0]?.id ?? null)).map((id) => ({
     id,
     label: signs.get(id).label,
   }));

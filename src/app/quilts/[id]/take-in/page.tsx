@@ -1,5 +1,6 @@
+import { ask } from '@/actions/queries';
 import { format, parseISO } from 'date-fns';
-import { correctableOf, labelOf, readChoices } from '@/actions/corrections';
+import { correctableOf, labelOf } from '@/actions/corrections';
 import {
   APPROVAL_LABEL,
   CONTACT_LABEL,
@@ -10,15 +11,7 @@ import {
 import { measure } from '@/core/plan/measure';
 import { moneyText } from '@/core/units/money';
 import type { Client } from '@/data/types';
-import { readClient } from '@/data/clients';
-import { type Correction, readCorrections } from '@/data/corrections';
-import { readPhotographs } from '@/data/intakes';
-import { readFabrics } from '@/data/cloths';
-import { readMachines } from '@/data/machines';
-import { readPreferences } from '@/data/preferences';
-import { readClientNames } from '@/data/quilts';
-import { readYarns } from '@/data/yarns';
-import { db } from '@/data/sql';
+import type { Correction } from '@/data/corrections';
 import type { Quilt } from '@/data/types';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { Explained } from '@/ui/kit/Explained';
@@ -124,15 +117,15 @@ export default async function TakeInPage(props: QuiltPageProps) {
   const { quilt, zones, conditions } = view;
   const [yarns, fabrics, machines, photographs, preferences, client, corrections, pick, clients] =
     await Promise.all([
-      readYarns(db()),
-      readFabrics(db()),
-      readMachines(db()),
-      readPhotographs(db(), { quiltId: quilt.id }),
-      readPreferences(db()),
-      readClient(db(), quilt.clientId),
-      readCorrections(db(), quilt.id),
-      readChoices(db()),
-      readClientNames(db()),
+      ask.readYarns(),
+      ask.readFabrics(),
+      ask.readMachines(),
+      ask.readPhotographs({ quiltId: quilt.id }),
+      ask.readPreferences(),
+      ask.readClient(quilt.clientId),
+      ask.readCorrections(quilt.id),
+      ask.readChoices(),
+      ask.readClientNames(),
     ]);
   const { currency } = preferences!;
   return (

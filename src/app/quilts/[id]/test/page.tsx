@@ -1,15 +1,10 @@
+import { ask } from '@/actions/queries';
 import { Link } from '@/ui/kit/Link';
-import { keptShelf } from '@/actions/kept-shelf';
-import { readSearch } from '@/actions/tests';
 import { untestedTwins } from '@/actions/twins';
 import { coneName, sandwichOf } from '@/actions/zone-brief';
 import { thicknessMm } from '@/core/sandwich/sandwich';
-import { readCureCounts, readCures, readTrials } from '@/data/bench';
 import { ColourTrials } from '@/ui/test-strip/ColourTrials';
 import { listedNames } from '@/ui/shelf/listed';
-import { readScales } from '@/data/machines';
-import { readPreferences } from '@/data/preferences';
-import { db } from '@/data/sql';
 import { CLEAR } from '@/ui/draw/colour';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
@@ -24,13 +19,13 @@ export default async function TestPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, shelf } = view;
   const setup = zone && view.setups.get(zone.id);
-  const search = zone && setup && (await readSearch(db(), quilt.id, zone.id, setup));
-  const [measured, preferences] = await Promise.all([readScales(db(), machine.id), readPreferences(db())]);
+  const search = zone && setup && (await ask.readSearch(quilt.id, zone.id, setup));
+  const [measured, preferences] = await Promise.all([ask.readScales(machine.id), ask.readPreferences()]);
   const [cures, cureCounts, trials, shelfNow] = await Promise.all([
-    setup ? readCures(db(), setup.id) : [],
-    readCureCounts(db()),
-    zone ? readTrials(db(), zone.id) : [],
-    keptShelf(db()),
+    setup ? ask.readCures(setup.id) : [],
+    ask.readCureCounts(),
+    zone ? ask.readTrials(zone.id) : [],
+    ask.keptShelf(),
   ]);
   const hexOf = (id: string | undefined) => shelf.find((c) => c.id === id)?.hex ?? CLEAR;
   return (

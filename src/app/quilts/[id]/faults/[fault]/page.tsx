@@ -1,9 +1,8 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { notFound } from 'next/navigation';
-import { readFaultBench } from '@/actions/fault-bench';
 import { causes, checks, contextFacts, setupFacts } from '@/core/faults/knowledge';
 import { signs } from '@/core/tables/symptoms';
-import { db } from '@/data/sql';
 import { FaultBench } from '@/ui/fault-bench/FaultBench';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage } from '../../quilt-page';
@@ -17,7 +16,7 @@ export default async function FaultBenchPage(props: {
 }) {
   const { fault: faultId } = await props.params;
   const { view, machine, zone } = await readQuiltPage(props);
-  const bench = isUUID(faultId) ? await readFaultBench(db(), view, faultId) : null;
+  const bench = isUUID(faultId) ? await ask.readFaultBench(view, faultId) : null;
   if (!bench) notFound();
   const { diagnosis, evidence, fault, setup } = bench;
   const step = view.quilt.step === 'hand-back' ? 'hand-back' : 'quilt';

@@ -1,19 +1,16 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
-import { clientLetter, clientSheet } from '@/actions/client-sheet';
-import { readQuiltView } from '@/actions/quilt-view';
-import { readHandBack } from '@/data/hand-back';
-import { readPreferences } from '@/data/preferences';
-import { db } from '@/data/sql';
+import { clientSheet } from '@/actions/client-sheet';
 
 export const dynamic = 'force-dynamic';
 
 /** The client's sheet as a letter to send. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
-  const view = isUUID(id) ? await readQuiltView(db(), id, 'its cards') : null;
+  const view = isUUID(id) ? await ask.readQuiltView(id, 'its cards') : null;
   if (!view) return new Response('No such quilt.', { status: 404 });
-  const [hand, preferences] = await Promise.all([readHandBack(db(), id), readPreferences(db())]);
-  const letter = await clientLetter(db(), id, clientSheet(view, hand, preferences!), preferences!.name);
+  const [hand, preferences] = await Promise.all([ask.readHandBack(id), ask.readPreferences()]);
+  const letter = await ask.clientLetter(id, clientSheet(view, hand, preferences!), preferences!.name);
   const file = `${view.quilt.name.replace(/[^\w]+/g, '-').toLowerCase()}.eml`;
   return new Response(new Uint8Array(letter), {
     headers: {

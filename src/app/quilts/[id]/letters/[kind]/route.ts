@@ -1,8 +1,7 @@
+import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
-import { letterFile, letterName } from '@/actions/letters';
-import { readQuiltView } from '@/actions/quilt-view';
+import { letterName } from '@/actions/letters';
 import { LETTERS } from '@/core/letters/letters';
-import { db } from '@/data/sql';
 
 export const dynamic = 'force-dynamic';
 
@@ -10,10 +9,10 @@ export const dynamic = 'force-dynamic';
 export async function GET(_: Request, { params }: { params: Promise<{ id: string; kind: string }> }) {
   const { id, kind: wanted } = await params;
   const kind = LETTERS.find((k) => k === wanted);
-  const view = kind && isUUID(id) ? await readQuiltView(db(), id, 'its cards') : null;
+  const view = kind && isUUID(id) ? await ask.readQuiltView(id, 'its cards') : null;
   if (!kind || !view) return new Response('No such letter.', { status: 404 });
   const now = new Date();
-  const file = await letterFile(db(), view, kind, now);
+  const file = await ask.letterFile(view, kind, now);
   return new Response(new Uint8Array(file), {
     headers: {
       'Content-Type': 'message/rfc822',

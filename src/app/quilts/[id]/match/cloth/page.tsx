@@ -1,8 +1,8 @@
+import { ask } from '@/actions/queries';
 import { Link } from '@/ui/kit/Link';
-import { readMatchSources, zoneRequest } from '@/actions/match-sources';
+import { zoneRequest } from '@/actions/match-sources';
 import { coneName } from '@/actions/zone-brief';
 import { fabrics } from '@/core/tables/fabrics';
-import { db } from '@/data/sql';
 import { DescribeCloth } from '@/ui/cloth/DescribeCloth';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
@@ -16,7 +16,7 @@ export default async function ClothPage(
 ) {
   const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, shelf } = view;
-  const sources = await readMatchSources(db());
+  const sources = await ask.readMatchSources();
   const asked = Number((await props.searchParams).cloth);
   const cloths = zone?.fabrics ?? [];
   const unknown = cloths.findIndex((f) => f.kind === 'unknown');

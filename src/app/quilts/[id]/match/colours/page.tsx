@@ -1,9 +1,7 @@
-import { keptShelf } from '@/actions/kept-shelf';
+import { ask } from '@/actions/queries';
 import { listedWhole } from '@/ui/shelf/listed';
 import { techniques } from '@/core/tables/techniques';
 import { spiToMm } from '@/core/units/length';
-import { readPhotographs } from '@/data/intakes';
-import { db } from '@/data/sql';
 import { ColourBench } from '@/ui/colours/ColourBench';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
@@ -19,8 +17,8 @@ export default async function ColoursPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, setups } = view;
   const [photographs, shelf] = await Promise.all([
-    readPhotographs(db(), { quiltId: quilt.id }),
-    keptShelf(db()),
+    ask.readPhotographs({ quiltId: quilt.id }),
+    ask.keptShelf(),
   ]);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/colours">

@@ -1,3 +1,4 @@
+import { ask } from '@/actions/queries';
 import { seamsOfMap } from '@/actions/map-seams';
 import { predicted } from '@/core/source/known';
 import { density, softnessOf } from '@/core/density/density';
@@ -6,8 +7,6 @@ import { bubbles } from '@/core/density/bubbles';
 import { neighbourDensities } from '@/core/density/neighbours';
 import { areaOf } from '@/core/geometry/polygon';
 import { battings } from '@/core/tables/battings';
-import { db } from '@/data/sql';
-import { readPreferences } from '@/data/preferences';
 import { DensityLegend, type DenseZone, DensityMap } from '@/ui/density/DensityMap';
 import { NeighbourTable } from '@/ui/density/NeighbourTable';
 import { CautionLine } from '@/ui/kit/CautionLine';
@@ -23,7 +22,7 @@ export const metadata = { title: 'Density' };
 export default async function DensityPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props, 'its cards');
   const { quilt, zones } = view;
-  const preferences = (await readPreferences(db()))!;
+  const preferences = (await ask.readPreferences())!;
   const seams = seamsOfMap(quilt, zones);
   const letters = new Map(zones.map((z) => [z.id, z.letter]));
   const cones = new Map(view.shelf.map((c) => [c.id, c]));

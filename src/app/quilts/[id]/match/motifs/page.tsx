@@ -1,7 +1,5 @@
-import { motifsRequest, readPastMotifs } from '@/actions/motifs';
-import { readPreferences } from '@/data/preferences';
-import { readRulers } from '@/data/rulers';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
+import { motifsRequest } from '@/actions/motifs';
 import { Empty } from '@/ui/kit/Empty';
 import { ButtonLink } from '@/ui/kit/Button';
 import { MatchNav } from '@/ui/match/MatchNav';
@@ -16,9 +14,9 @@ export default async function MotifsPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
   const [rulers, preferences, past] = await Promise.all([
-    readRulers(db()),
-    readPreferences(db()),
-    readPastMotifs(db()),
+    ask.readRulers(),
+    ask.readPreferences(),
+    ask.readPastMotifs(),
   ]);
   const bare = zones.filter((z) => z.fabrics.length === 0);
   return (

@@ -1,11 +1,10 @@
+import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { nearest, unlikeWords } from '@/core/past/nearest';
 import { predicted, proven } from '@/core/source/known';
 import { techniques } from '@/core/tables/techniques';
-import { readSettings, settingsBeside } from '@/actions/settings';
-import { readPastWork } from '@/data/past';
-import { db } from '@/data/sql';
+import { settingsBeside } from '@/actions/settings';
 import { Empty } from '@/ui/kit/Empty';
 import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
@@ -23,7 +22,7 @@ export default async function PastPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
   const words = ((await props.searchParams).q ?? '').slice(0, 60);
-  const past = zone ? await readPastWork(db(), quilt.id, words, LOOKED_AT) : [];
+  const past = zone ? await ask.readPastWork(quilt.id, words, LOOKED_AT) : [];
   const setup = zone && view.setups.get(zone.id);
   const top = view.shelf.find((c) => c.id === setup?.topId);
   const found = zone
@@ -43,7 +42,7 @@ export default async function PastPage(props: QuiltPageProps) {
   const logs = new Map(
     await Promise.all(
       [...new Set(found.map((f) => f.work.quiltId))].map(
-        async (id) => [id, await readSettings(db(), id)] as const,
+        async (id) => [id, await ask.readSettings(id)] as const,
       ),
     ),
   );

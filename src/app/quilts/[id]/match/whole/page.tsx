@@ -1,8 +1,6 @@
-import { keptShelf } from '@/actions/kept-shelf';
+import { ask } from '@/actions/queries';
 import { listedWhole } from '@/ui/shelf/listed';
-import { readMatchSources } from '@/actions/match-sources';
 import { wholeRequest } from '@/actions/whole-quilt';
-import { db } from '@/data/sql';
 import { Empty } from '@/ui/kit/Empty';
 import { pack } from '@/ui/kit/pack';
 import { MatchNav } from '@/ui/match/MatchNav';
@@ -15,7 +13,7 @@ export const metadata = { title: 'Whole quilt' };
 export default async function WholePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, zones, setups } = view;
-  const [sources, shelf] = await Promise.all([readMatchSources(db()), keptShelf(db())]);
+  const [sources, shelf] = await Promise.all([ask.readMatchSources(), ask.keptShelf()]);
   const clothless = zones.filter((z) => z.fabrics.length === 0);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match">

@@ -1,6 +1,6 @@
 import { thisContext } from '@/actions/context';
 import { mishap } from '@/actions/mishaps';
-import { keepPrepared } from '@/actions/prepared';
+import { perform } from '@/actions/registry';
 import { readJson } from '@/serve/body';
 
 /** What was chosen of backing and binding last, as the page goes. */
@@ -8,6 +8,6 @@ export async function POST(request: Request) {
   const sent = await readJson(request, 20_000);
   if (!sent.ok) return Response.json(sent, { status: 400 });
   return Response.json(
-    await keepPrepared(thisContext(), sent.value).catch((e: unknown) => mishap('keepPrepared', e)),
+    await perform(thisContext(), 'keepPrepared', sent.value).catch((e: unknown) => mishap('keepPrepared', e)),
   );
 }

@@ -1,27 +1,23 @@
+import { ask } from '@/actions/queries';
 import { type Scales, scalesOf } from '@/core/machine/scales';
-import { readScales } from '@/data/machines';
 import { format, parseISO } from 'date-fns';
 import { notFound } from 'next/navigation';
 import { usualOf } from '@/actions/prepared';
 import { LAYOUT_LABEL } from '@/core/fields/quilt';
 import { conditionWords } from '@/core/tables/conditions';
-import { readPrepared } from '@/data/prepared';
 import type { Prepared } from '@/data/types';
 import { readPlan } from '@/actions/plan';
-import { readSettings } from '@/actions/settings';
 import type { ZoneSettings } from '@/core/log/fold';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import { lengthText } from '@/core/units/length-text';
-import { db } from '@/data/sql';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { cardFacts } from '@/ui/print/card-facts';
 import { settingCard } from '@/ui/print/setting-card';
 import { Sheet } from '@/ui/print/Sheet';
 import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { clientSheet } from '@/actions/client-sheet';
-import { type HandBackOf, readHandBack } from '@/data/hand-back';
-import { readRounds } from '@/data/tests';
+import type { HandBackOf } from '@/data/hand-back';
 import type { TestRound } from '@/data/types';
 import { facesAt } from '@/ui/test-strip/stitch-side';
 import { StripCell } from '@/ui/test-strip/StripCell';
@@ -54,14 +50,14 @@ export default async function SheetPage({
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
   const [plan, measured, hand, settings, prepared] = await Promise.all([
-    readPlan(db(), page.view),
-    readScales(db(), page.machine.id),
-    readHandBack(db(), page.view.quilt.id),
-    readSettings(db(), page.view.quilt.id),
-    readPrepared(db(), page.view.quilt.id),
+    ask.readPlan(page.view),
+    ask.readScales(page.machine.id),
+    ask.readHandBack(page.view.quilt.id),
+    ask.readSettings(page.view.quilt.id),
+    ask.readPrepared(page.view.quilt.id),
   ]);
   const setup = page.zone && page.view.setups.get(page.zone.id);
-  const rounds = setup ? await readRounds(db(), setup.id) : [];
+  const rounds = setup ? await ask.readRounds(setup.id) : [];
   const { quilt } = page.view;
   const loaded = {
     ...page,

@@ -1,5 +1,4 @@
-import { readRounds } from '@/data/tests';
-import { db } from '@/data/sql';
+import { ask } from '@/actions/queries';
 import { Empty } from '@/ui/kit/Empty';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { StitchPhotoBench } from '@/ui/stitch-photo/StitchPhotoBench';
@@ -10,7 +9,7 @@ export const metadata = { title: 'Stitches on a photograph' };
 export default async function StitchPhotoPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const setup = zone && view.setups.get(zone.id);
-  const rounds = setup ? await readRounds(db(), setup.id) : [];
+  const rounds = setup ? await ask.readRounds(setup.id) : [];
   const wanted = (await props.searchParams).round;
   const round = rounds.find((r) => r.id === wanted);
   const hexOf = (id: string | undefined) => view.shelf.find((c) => c.id === id)?.hex ?? null;

@@ -1,0 +1,24 @@
+/** What a person of the studio is to it. One for now; each command and query names those who may use it. */
+export type Role = 'quilter';
+
+/** Whoever does it; one person of the studio for now. */
+export interface Actor {
+  id: string;
+  name: string;
+  role: Role;
+}
+
+/** Everybody of the studio. */
+export const ANYONE: readonly Role[] = ['quilter'];
+
+/** Whether this person may do, or read, what is for these. */
+export const allowed = (actor: Pick<Actor, 'role'>, may: readonly Role[]): boolean =>
+  may.includes(actor.role);
+
+/** The same context, for what is no command and no query; refused by a throw. */
+export function permitted<C extends { actor: Pick<Actor, 'role'> }>(context: C, may: readonly Role[]): C {
+  if (!allowed(context.actor, may)) throw new Error(NOT_YOURS);
+  return context;
+}
+
+export const NOT_YOURS = 'This is not yours to do. Ask whoever keeps this studio.';

@@ -1,0 +1,167 @@
+import * as begin from './begin';
+import * as bench from './bench';
+import * as bobbins from './bobbins';
+import * as calendar from './calendar';
+import * as cloths from './cloths';
+import * as conditions from './conditions';
+import * as cones from './cones';
+import * as corrections from './corrections';
+import * as exchange from './exchange';
+import * as faultBench from './fault-bench';
+import * as faults from './faults';
+import * as handBack from './hand-back';
+import * as intakes from './intakes';
+import * as link from './link';
+import * as log from './log';
+import * as machines from './machines';
+import * as map from './map';
+import * as motifs from './motifs';
+import * as needles from './needles';
+import * as offerDay from './offer-day';
+import * as planCommands from './plan-commands';
+import * as preferences from './preferences';
+import * as prepared from './prepared';
+import * as quilts from './quilts';
+import * as searches from './searches';
+import * as setups from './setups';
+import * as shopping from './shopping';
+import * as tests from './tests';
+import * as whatIf from './what-if';
+import * as wholeQuilt from './whole-quilt';
+import * as workroomFile from './workroom-file';
+import * as zoneCloth from './zone-cloth';
+import type { Context } from './context';
+import { allowed, ANYONE, NOT_YOURS, type Role } from './may';
+import { refuse, type Result } from './result';
+
+/** What a person can do: its form's rules, who may, and the act. */
+export interface Command<T = unknown> {
+  readonly rules: new () => object;
+  readonly may: readonly Role[];
+  readonly run: (context: Context, input: unknown) => Promise<Result<T>>;
+  /** The page it was pressed on stays as it is: nothing another page shows has changed. */
+  readonly stays?: boolean;
+}
+
+const command = <T>(
+  rules: new () => object,
+  run: (context: Context, input: unknown) => Promise<Result<T>>,
+  more: Partial<Pick<Command, 'may' | 'stays'>> = {},
+): Command<T> => ({ rules, run, may: ANYONE, ...more });
+
+/** Every command by its name. Doors for forms, files and programs are made from it. */
+export const COMMANDS = {
+  keepEntries: command(log.SentEntries, log.keepSent, { stays: true }),
+  keepReadings: command(link.SentReadings, link.keepReadings, { stays: true }),
+
+  chooseSetup: command(setups.ChooseSetup, setups.chooseSetup),
+
+  chooseWhole: command(wholeQuilt.ChooseWhole, wholeQuilt.chooseWhole),
+
+  askWhatIf: command(whatIf.AskWhatIf, whatIf.askWhatIf, { stays: true }),
+
+  recolour: command(zoneCloth.RecolourZone, zoneCloth.recolour),
+  nameCloth: command(zoneCloth.NameCloth, zoneCloth.nameCloth),
+
+  logTest: command(tests.LogTest, tests.logTest),
+
+  leaveOutSearch: command(searches.LeaveOutSearch, searches.leaveOutSearch),
+
+  amendRound: command(bench.AmendRound, bench.amend),
+  tryCure: command(bench.TryCure, bench.tryCure),
+  beginTrial: command(bench.BeginTrial, bench.beginTrial),
+  endTrial: command(bench.EndTrial, bench.endTrial),
+
+  answerFault: command(faultBench.AnswerFault, faultBench.answerFault),
+  closeFault: command(faultBench.CloseFault, faultBench.closeFault),
+  reopenFault: command(faultBench.ReopenFault, faultBench.reopenFault),
+
+  tellFault: command(faults.TellFault, faults.tellFault),
+  takeBackFault: command(faults.TakeBackFault, faults.takeBackFault),
+  logFault: command(faults.LogFault, faults.logFault),
+  setFaultStatus: command(faults.SetFaultStatus, faults.setFaultStatus),
+
+  addCones: command(cones.AddCones, cones.addCones),
+  editCone: command(cones.EditCone, cones.editCone),
+  countCone: command(cones.CountCone, cones.countCone),
+  editMany: command(cones.EditMany, cones.editMany),
+
+  windBobbins: command(bobbins.WindBobbins, bobbins.windBobbins),
+  countBobbins: command(bobbins.CountBobbins, bobbins.countBobbins),
+
+  keepNeedles: command(needles.KeepNeedles, needles.keepNeedles),
+  countNeedles: command(needles.CountNeedles, needles.countNeedles),
+  changeNeedle: command(needles.ChangeNeedle, needles.changeNeedle),
+  sewStitches: command(needles.SewStitches, needles.sewStitches),
+
+  keepFabric: command(cloths.KeepFabric, cloths.keepFabric),
+  keepBatting: command(cloths.KeepBatting, cloths.keepBatting),
+  keepRuler: command(cloths.KeepRuler, cloths.keepRuler),
+  keepYarn: command(cloths.KeepYarn, cloths.keepYarn),
+  putAway: command(cloths.PutAway, cloths.putAway),
+
+  keepMachine: command(machines.KeepMachine, machines.keepMachine),
+  calibrate: command(machines.Calibrate, machines.calibrate),
+  sewOn: command(machines.UseMachine, machines.sewOn),
+
+  setPreferences: command(preferences.SetPreferences, preferences.setPreferences),
+
+  undoImport: command(exchange.UndoImport, exchange.undoImported),
+
+  fixPlan: command(planCommands.FixPlan, planCommands.fixPlan),
+  setOrder: command(planCommands.SetOrder, planCommands.setOrder),
+  setZoneOrder: command(planCommands.SetZoneOrder, planCommands.setZoneOrder),
+  logStep: command(planCommands.LogStep, planCommands.logStep),
+
+  handBack: command(handBack.HandBack, handBack.handBack),
+  markHandBack: command(handBack.MarkHandBack, handBack.markHandBack),
+  measureHandBack: command(handBack.MeasureHandBack, handBack.measureHandBack),
+
+  putOnFrame: command(planCommands.PutOnFrame, planCommands.putOnFrame),
+
+  takeIn: command(quilts.TakeIn, quilts.takeIn),
+  quickToZone: command(quilts.QuickToZone, quilts.quickToZone),
+  keepZone: command(quilts.KeepZone, quilts.keepZone),
+
+  correctQuilt: command(corrections.CorrectQuilt, corrections.correctQuilt),
+  undoCorrection: command(corrections.UndoCorrection, corrections.undoCorrection),
+  withdrawQuilt: command(corrections.WithdrawQuilt, corrections.withdrawQuilt),
+  keepClient: command(corrections.KeepClient, corrections.keepClient),
+
+  keepCondition: command(conditions.KeepCondition, conditions.keepCondition),
+  removeCondition: command(conditions.RemoveCondition, conditions.removeCondition),
+
+  keepPrepared: command(prepared.KeepPrepared, prepared.keepPrepared),
+
+  quiltZones: command(motifs.QuiltZones, motifs.quiltZones),
+  setZoneRole: command(motifs.SetZoneRole, motifs.setZoneRole),
+
+  stockUsual: command(begin.StockUsual, begin.stockUsual),
+
+  markLine: command(shopping.MarkShopping, shopping.markLine),
+
+  askDay: command(offerDay.AskDay, offerDay.askDay, { stays: true }),
+
+  beginIntake: command(intakes.BeginIntake, intakes.beginIntake, { stays: true }),
+  keepIntake: command(intakes.KeepIntake, intakes.keepIntake, { stays: true }),
+  removePhotograph: command(intakes.RemovePhotograph, intakes.removePhotograph, { stays: true }),
+
+  saveMap: command(map.SaveMap, map.saveMap),
+
+  setDays: command(calendar.SetDays, calendar.setDays),
+
+  importRows: command(exchange.ImportFile, exchange.importFile, { stays: true }),
+
+  importWorkroom: command(workroomFile.ImportWorkroom, workroomFile.importWorkroom, { stays: true }),
+} as const;
+
+export type CommandName = keyof typeof COMMANDS;
+export type AnswerOf<N extends CommandName> = ReturnType<(typeof COMMANDS)[N]['run']>;
+
+export const isCommand = (name: string): name is CommandName => Object.hasOwn(COMMANDS, name);
+
+/** Does what is asked, if this person may. A throw is the caller’s to tell. */
+export const perform = <N extends CommandName>(context: Context, name: N, input: unknown): AnswerOf<N> =>
+  (allowed(context.actor, COMMANDS[name].may)
+    ? COMMANDS[name].run(context, input)
+    : Promise.resolve(refuse(NOT_YOURS))) as AnswerOf<N>;
