@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import postgres from 'postgres';
+import type { Field } from '../src/core/fields/field';
 import { PREFERENCES } from '../src/core/fields/preferences';
 import { studioOf } from './serve';
 
@@ -50,7 +51,7 @@ test('every setting of the studio changes what the pages say', async () => {
       oneSpi: { spi_school: 'one' },
     };
     const idle: string[] = [];
-    for (const f of PREFERENCES) {
+    for (const f of PREFERENCES as readonly Field[]) {
       // Names say nothing else, a currency only where money is noted (correct.spec has it); whether a label rules shows only on rare cones, and is proven by the needle’s own test.
       if (['name', 'town', 'currency', 'labelRule'].includes(f.id)) continue;
       const column = snake(f.id);

@@ -2,22 +2,16 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { CURE_OUTCOMES, type CureKind, type CureOutcome, CURES } from '@/core/fields/lists';
+import { MEASURED, type MeasuredStitches } from '@/core/fields/measured';
+import { stored } from '@/core/fields/stored';
 import { amendRound, insertCure, insertTrial, knowsCones, updateTrial } from '@/data/bench';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachId, FormKey, PartOf, Id, Maybe, Num, OneOf, Text, Version, Whole, Yes } from './rules';
+import { EachId, Fields, FormKey, PartOf, Id, Maybe, OneOf, Text, Version } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
-class Measured {
-  @Num(1, 60, 'Stitches per inch') spi!: number;
-  @Num(0, 300, 'Evenness, per cent,') cvPct!: number;
-  @Num(0.05, 60, 'The longest stitch, mm,') longestMm!: number;
-  @Num(0.05, 60, 'The shortest stitch, mm,') shortestMm!: number;
-  @Whole(2, 2000, 'Stitches') stitches!: number;
-  @OneOf(['good', 'look'], 'What cannot be told is not kept.') trust!: 'good' | 'look';
-  @Yes() corrected!: boolean;
-  @Maybe() @Num(0, 1, 'The share of holes') otherShare!: number | null;
-}
+@Fields(MEASURED)
+class Measured {}
 
 /** What is added to a test stitch after it was judged. */
 export class AmendRound {
@@ -25,7 +19,7 @@ export class AmendRound {
   @Id('This test is not known. Reload the page.') roundId!: string;
   @Maybe() @Text(1000) note?: string;
   @Maybe() @Id('This photograph is not known.') photographId?: string;
-  @Maybe() @PartOf(() => Measured) measured?: Measured;
+  @Maybe() @PartOf(() => Measured) measured?: MeasuredStitches;
 }
 
 const PHOTOGRAPH: Meanings = {
@@ -40,7 +34,7 @@ export const amend = (context: Context, input: unknown): Promise<Result<{ id: st
     AmendRound,
     input,
     async (tx, { roundId, note, photographId, measured }) => {
-      const kept = measured && { ...measured, otherShare: measured.otherShare ?? null };
+      const kept = measured && stored(MEASURED, measured);
       return (await amendRound(tx, roundId, { note: note?.trim(), photographId, measured: kept }))
         ? done({ id: roundId })
         : refuse('This test is not known. Reload the page.', 'roundId');

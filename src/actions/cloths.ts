@@ -4,17 +4,9 @@ import { AWAY_KINDS, type AwayKind, type RulerShape } from '@/core/fields/lists'
 import { RULER } from '@/core/fields/ruler';
 import { YARN } from '@/core/fields/yarn';
 import { stored } from '@/core/fields/stored';
-import {
-  type BattingFields,
-  type FabricFields,
-  insertBatting,
-  insertFabric,
-  setClothArchived,
-  updateBatting,
-  updateFabric,
-} from '@/data/cloths';
-import { insertYarn, updateYarn, type YarnFields } from '@/data/yarns';
-import { insertRuler, type RulerFields, updateRuler } from '@/data/rulers';
+import { insertBatting, insertFabric, setClothArchived, updateBatting, updateFabric } from '@/data/cloths';
+import { insertYarn, updateYarn } from '@/data/yarns';
+import { insertRuler, updateRuler } from '@/data/rulers';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
@@ -81,21 +73,21 @@ const keep = <F extends Kept>(
     NAMES,
   );
 
-const fabricOf = (f: KeepFabric) => stored(FABRIC, f) as unknown as FabricFields;
+const fabricOf = (f: KeepFabric) => stored(FABRIC, f);
 export const keepFabric = (context: Context, input: unknown) =>
   keep(context, 'keep-fabric', KeepFabric, input, {
     insert: (tx, id, f) => insertFabric(tx, id, fabricOf(f)),
     update: (tx, id, f, version) => updateFabric(tx, id, fabricOf(f), version),
   });
 
-const battingOf = (b: KeepBatting) => stored(BATTING, b) as unknown as BattingFields;
+const battingOf = (b: KeepBatting) => stored(BATTING, b);
 export const keepBatting = (context: Context, input: unknown) =>
   keep(context, 'keep-batting', KeepBatting, input, {
     insert: (tx, id, b) => insertBatting(tx, id, battingOf(b)),
     update: (tx, id, b, version) => updateBatting(tx, id, battingOf(b), version),
   });
 
-const rulerOf = (r: KeepRuler) => stored(RULER, r) as unknown as RulerFields;
+const rulerOf = (r: KeepRuler) => stored(RULER, r);
 export const keepRuler = (context: Context, input: unknown) =>
   keep(
     context,
@@ -112,7 +104,7 @@ export const keepRuler = (context: Context, input: unknown) =>
         : done(null),
   );
 
-const yarnOf = (y: KeepYarn) => stored(YARN, y) as unknown as YarnFields;
+const yarnOf = (y: KeepYarn) => stored(YARN, y);
 export const keepYarn = (context: Context, input: unknown) =>
   keep(context, 'keep-yarn', KeepYarn, input, {
     insert: (tx, id, y) => insertYarn(tx, id, yarnOf(y)),

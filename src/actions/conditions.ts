@@ -29,7 +29,7 @@ export const keepCondition = (context: Context, input: unknown): Promise<Result<
     input,
     async (tx, form) => {
       const said = {
-        ...(stored(CONDITION, form) as unknown as ConditionFields),
+        ...stored(CONDITION, form),
         photographId: form.photographId ?? null,
       };
       if (!form.id) {

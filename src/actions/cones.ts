@@ -3,12 +3,12 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { checkTex, metresFromWeight } from '@/core/shelf/cone';
 import { needleRangeProblem } from '@/core/exchange/read-row';
-import { CONE, CONE_REMAINING } from '@/core/fields/cone';
+import type { Field } from '@/core/fields/field';
+import { CONE, CONE_REMAINING, type ConeFields } from '@/core/fields/cone';
 import { CONE_ROLES, type ConeRole, type Sheen, SHEENS } from '@/core/fields/lists';
 import { stored } from '@/core/fields/stored';
 import { describeThread } from '@/core/thread/describe';
 import {
-  type ConeFields,
   insertCone,
   readConeUses,
   readCone,
@@ -21,32 +21,19 @@ import {
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachOf, EachId, Fields, FormKey, Id, Maybe, Num, OneOf, Text, Version } from './rules';
+import { asForm, EachOf, EachId, Fields, FormKey, Id, Maybe, Num, OneOf, Text, Version } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
-const FORM = CONE.filter((f) => f.onForm !== false);
+const FORM = CONE.filter((f: Field) => f.onForm !== false);
 const ONE_COLOUR = CONE.filter((f) => f.id === 'colour' || f.id === 'hex');
 const REMAINING = CONE_REMAINING.filter((f) => f.id === 'remainingM');
 
 /** What is asked of a line of thread. */
 @Fields(FORM)
-class ConeForm {
+class ConeLine {
   @FormKey() key!: string;
-  line!: string;
-  hexes?: string[] | null;
-  fibre!: string;
-  label!: string;
-  fullG!: number | null;
-  fullM!: number | null;
-  tareG!: number | null;
-  role!: ConeRole;
-  needleMinNm!: number | null;
-  needleMaxNm!: number | null;
-  sheen!: Sheen | null;
-  place!: string;
-  notes!: string;
-  price!: number | null;
 }
+type ConeForm = ConeLine & Omit<ConeFields, 'colour' | 'hex'>;
 
 @Fields([...ONE_COLOUR, ...REMAINING])
 class NewColour {
@@ -56,7 +43,7 @@ class NewColour {
 }
 
 /** One line of thread in one or several colours, put on the shelf in one go. */
-export class AddCones extends ConeForm {
+export class AddCones extends ConeLine {
   @IsArray({ message: 'Give at least one colour.' })
   @ArrayMinSize(1, { message: 'Give at least one colour.' })
   @ArrayMaxSize(200, { message: 'At most 200 colours in one go.' })
@@ -65,12 +52,15 @@ export class AddCones extends ConeForm {
 }
 
 @Fields(ONE_COLOUR)
-export class EditCone extends ConeForm {
+export class EditCone extends ConeLine {
   @Id('This cone is not known. Reload the page.') id!: string;
   @Version() version!: number;
   colour!: string;
   hex?: string | null;
 }
+
+type AddForm = AddCones & ConeForm;
+type EditForm = EditCone & ConeForm;
 
 const TAKEN: Meanings = {
   cone_line_colour_key: ['colour', 'This line already has that colour on the shelf.'],
@@ -88,15 +78,15 @@ function fieldsOf(form: ConeForm, colour: string, hex: string | null | undefined
   });
   checkTex(size.tex, form.fibre, size.basis === 'measured' ? 'fullG' : 'label');
   const given = { ...form, colour, hex, tex: size.tex, texBasis: size.basis };
-  return done(stored(CONE, given) as unknown as ConeFields);
+  return done(stored(CONE, given));
 }
 
 /** Puts a line on the shelf in the colours given. All of them, or none. */
 export const addCones = (context: Context, input: unknown): Promise<Result<{ ids: string[] }>> =>
-  save<AddCones, { ids: string[] }>(
+  save<AddForm, { ids: string[] }>(
     context,
     'add-cones',
-    AddCones,
+    asForm<AddForm>(AddCones),
     input,
     async (tx, form) => {
       const names = form.colours.map((c) => c.colour.trim().toLowerCase());
@@ -119,10 +109,10 @@ export const addCones = (context: Context, input: unknown): Promise<Result<{ ids
   );
 
 export const editCone = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<EditCone, { id: string }>(
+  save<EditForm, { id: string }>(
     context,
     'edit-cone',
-    EditCone,
+    asForm<EditForm>(EditCone),
     input,
     async (tx, form) => {
       const fields = fieldsOf(form, form.colour, form.hex);

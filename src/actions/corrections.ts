@@ -326,7 +326,7 @@ export const keepClient = (context: Context, input: unknown): Promise<Result<{ i
       await updateClient(tx, {
         id: known.id,
         name: form.name.trim(),
-        ...(stored(CLIENT, form) as unknown as ClientFields),
+        ...stored(CLIENT, form),
       });
       return done({ id: known.id });
     },

@@ -1,19 +1,8 @@
 import 'reflect-metadata';
-import { FAULT_STATES, FAULT_WAYS, type FaultState, type FaultWay } from '@/core/fields/lists';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  ArrayUnique,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { FAULT, FAULT_TOLD, type FaultFields } from '@/core/fields/fault';
+import type { KeptOf } from '@/core/fields/field';
+import { FAULT_STATES, type FaultState } from '@/core/fields/lists';
+import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn, IsInt } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { contains } from '@/core/geometry/polygon';
 import { signs } from '@/core/tables/symptoms';
@@ -29,16 +18,13 @@ import type { Context } from './context';
 import { faultSetup, knownWords } from './fault-setup';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Id, Maybe, QuiltId, Text, Version, Whole, Yes } from './rules';
+import { asForm, Fields, FormKey, Id, Maybe, QuiltId, Text, Version, Yes } from './rules';
 import { save } from './save';
 
 /** A stitch fault as it was seen: what, where, and a word. */
+@Fields(FAULT)
 class SeenFault {
   @FormKey() key!: string;
-
-  @IsOptional()
-  @Id('Pick a zone of this quilt.')
-  zoneId?: string | null;
 
   @IsArray({ message: 'Say what you saw.' })
   @ArrayMinSize(1, { message: 'Say what you saw: pick at least one.' })
@@ -46,29 +32,8 @@ class SeenFault {
   @ArrayUnique({ message: 'The same sign is picked twice.' })
   @IsIn(signs.ids, { each: true, message: 'Pick from the list of what can be seen.' })
   symptoms!: string[];
-
-  @IsOptional()
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'Press the place on the quilt map.' })
-  xIn?: number | null;
-
-  @IsOptional()
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'Press the place on the quilt map.' })
-  yIn?: number | null;
-
-  @IsOptional()
-  @IsInt({ message: 'Give the pass as a whole number, such as 3.' })
-  @Min(1, { message: 'Passes are numbered from 1.' })
-  @Max(200, { message: 'A quilt has fewer than 200 passes.' })
-  pass?: number | null;
-
-  @IsOptional()
-  @IsIn(FAULT_WAYS, { message: 'Pick the direction from the list.' })
-  direction?: FaultWay | null;
-
-  @IsString({ message: 'The note must be text.' })
-  @MaxLength(2000, { message: 'Keep the note under 2000 letters.' })
-  note!: string;
 }
+type Seen = Partial<KeptOf<typeof FAULT>>;
 
 export class LogFault extends SeenFault {
   @QuiltId() quiltId!: string;
@@ -105,52 +70,59 @@ export interface NotedFault {
 
 /** Stores a fault on a quilt, with what was on the machine there. */
 export const logFault = (context: Context, input: unknown): Promise<Result<NotedFault>> =>
-  save<LogFault, NotedFault>(context, 'log-fault', LogFault, input, async (tx, form) => {
-    const view = await readQuiltView(tx, form.quiltId, 'its cards');
-    if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
-    const placed = placeOf(view, form as Partial<Placed>);
-    if (!placed.ok) return placed;
-    const id = uuidv7();
-    const n = await insertFault(tx, {
-      id,
-      quiltId: view.quilt.id,
-      ...placed.value,
-      direction: form.direction ?? null,
-      note: form.note.trim(),
-      symptoms: form.symptoms,
-      known: await faultSetup(tx, view, placed.value.zoneId),
-    });
-    return done({ id, n, version: 1, known: await knownWords(tx, view, placed.value.zoneId) });
-  });
+  save<LogFault & Seen, NotedFault>(
+    context,
+    'log-fault',
+    asForm<LogFault & Seen>(LogFault),
+    input,
+    async (tx, form) => {
+      const view = await readQuiltView(tx, form.quiltId, 'its cards');
+      if (!view) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
+      const placed = placeOf(view, form);
+      if (!placed.ok) return placed;
+      const id = uuidv7();
+      const n = await insertFault(tx, {
+        id,
+        quiltId: view.quilt.id,
+        ...placed.value,
+        direction: form.direction ?? null,
+        note: (form.note ?? '').trim(),
+        symptoms: form.symptoms,
+        known: await faultSetup(tx, view, placed.value.zoneId),
+      });
+      return done({ id, n, version: 1, known: await knownWords(tx, view, placed.value.zoneId) });
+    },
+  );
 
 /** What is told of a fault once it is noted. */
+@Fields(FAULT_TOLD)
 export class TellFault extends SeenFault {
   @Id('This fault is not known. Reload the page.') faultId!: string;
   @Version() version!: number;
-  @Maybe() @Whole(0, 3, 'How bad it is') severity?: number | null;
-  @Maybe() @Id('This photograph is not known.') photographId?: string | null;
   @Yes() harmless!: boolean;
 }
+
+type TellForm = TellFault & Partial<FaultFields>;
 
 const GONE = 'This fault is not known. Reload the page.';
 
 /** Adds to a fault what was not said in the first two taps. */
 export const tellFault = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<TellFault, { version: number }>(
+  save<TellForm, { version: number }>(
     context,
     'tell-fault',
-    TellFault,
+    asForm<TellForm>(TellFault),
     input,
     async (tx, form) => {
       const fault = await readFault(tx, form.faultId);
       const view = fault && (await readQuiltView(tx, fault.quiltId, 'its cards'));
       if (!fault || !view) return refuse(GONE, 'faultId');
-      const placed = placeOf(view, form as Partial<Placed>);
+      const placed = placeOf(view, form);
       if (!placed.ok) return placed;
       const kept = await updateFault(tx, fault.id, form.version, {
         ...placed.value,
         direction: form.direction ?? null,
-        note: form.note.trim(),
+        note: (form.note ?? '').trim(),
         severity: form.severity ?? null,
         photographId: form.photographId ?? null,
         status: form.harmless ? 'harmless' : fault.status === 'harmless' ? 'open' : fault.status,

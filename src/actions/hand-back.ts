@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import { format } from 'date-fns';
+import { CAME_OUT, type CameOut, type Waived, WAIVED } from '@/core/fields/hand-back';
+import { stored } from '@/core/fields/stored';
 import { cameTo } from '@/core/hand-back/came-to';
 import { type HandBackOf, readHandBack, readSewnOf, writeHandBack } from '@/data/hand-back';
 import { setHandedBack, setOnFrame } from '@/data/quilts';
@@ -8,7 +10,7 @@ import type { Context } from './context';
 import { readPlan } from './plan';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import { FormKey, Maybe, OneOf, QuiltId, Text, ThreeOf, Version, Yes } from './rules';
+import { asForm, Fields, FormKey, OneOf, QuiltId, Version, Yes } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** What is ticked on the way home, in its order, and where it is kept. */
@@ -50,53 +52,48 @@ export const markHandBack = (context: Context, input: unknown): Promise<Result<{
     },
   );
 
+@Fields(CAME_OUT)
 export class MeasureHandBack {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Version() version!: number;
-  @ThreeOf('widths', 'width')
-  widthsIn!: [number, number, number];
-  @ThreeOf('lengths', 'length')
-  lengthsIn!: [number, number, number];
-  @Text(2000) word!: string;
 }
+type MeasureForm = MeasureHandBack & CameOut;
 
 /** Keeps how a quilt came out: three widths, three lengths, and a word for the next one like it. */
 export const measureHandBack = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<MeasureHandBack, { version: number }>(
+  save<MeasureForm, { version: number }>(
     context,
     'measure-hand-back',
-    MeasureHandBack,
+    asForm<MeasureForm>(MeasureHandBack),
     input,
     async (tx, form) => {
       const now = await readHandBack(tx, form.quiltId);
-      const { widthsIn, lengthsIn } = form;
-      const next = { ...now, widthsIn, lengthsIn, word: form.word.trim() };
+      const next = { ...now, ...stored(CAME_OUT, form) };
       return (await writeHandBack(tx, form.quiltId, form.version, next))
         ? done({ version: form.version + 1 })
         : conflict(MEANWHILE);
     },
   );
 
+@Fields(WAIVED)
 export class HandBack {
   @FormKey() key!: string;
   @QuiltId() quiltId!: string;
   @Version() version!: number;
   @Yes() home!: boolean;
-  /** Who lets it go with an open fault, and why. */
-  @Maybe() @Text(120) waivedBy?: string | null;
-  @Maybe() @Text(300) waivedWhy?: string | null;
 }
+type HomeForm = HandBack & Partial<Waived>;
 
 /**
  * A quilt goes home: it leaves Rack and calendar and stays found; or it is brought back. The mend list must be clear, or
  * someone answers for it by name. What it came to against its plan is kept as it stands that day.
  */
 export const handBack = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<HandBack, { version: number }>(
+  save<HomeForm, { version: number }>(
     context,
     'hand-back',
-    HandBack,
+    asForm<HomeForm>(HandBack),
     input,
     async (tx, form) => {
       const view = await readQuiltView(tx, form.quiltId, 'its cards');
@@ -118,7 +115,7 @@ export const handBack = (context: Context, input: unknown): Promise<Result<{ ver
     },
   );
 
-async function goesHome(tx: Sql, view: QuiltView, form: HandBack): Promise<Result<never> | null> {
+async function goesHome(tx: Sql, view: QuiltView, form: HomeForm): Promise<Result<never> | null> {
   const open = view.faults.filter((f) => f.status === 'open').length;
   const [by, why] = [(form.waivedBy ?? '').trim(), (form.waivedWhy ?? '').trim()];
   if (open > 0 && (!by || !why))

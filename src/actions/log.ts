@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, getMetadataStorage, IsArray, IsISO8601, isUUID } from 'class-validator';
-import { FAULT_WAYS, type FaultWay } from '@/core/fields/lists';
-import { NEEDLE_SIZES, EYES, POINTS, type Eye, type Point } from '@/core/tables/needles';
-import { happenedMs, LOG_KINDS, type LogEntry, type LogKind, type Setting, SETTINGS } from '@/core/log/entry';
+import { ENTRY, ENTRY_HEAD, type EntryFields, type EntryHead } from '@/core/fields/entry';
+import type { FaultWay } from '@/core/fields/lists';
+import { happenedMs, type LogEntry, type LogKind } from '@/core/log/entry';
 import { signs } from '@/core/tables/symptoms';
 import { readCone } from '@/data/cones';
 import { insertFault, readFault } from '@/data/faults';
@@ -25,7 +25,7 @@ import { basisOf, followLog, type Planned, plannedOf, readForLog } from './log-e
 import { readQuiltView } from './quilt-view';
 import { unreadable } from './readable';
 import { done, refuse, type Result } from './result';
-import { EachId, EachText, Id, Maybe, Num, NumOrText, OneOf, Text, Whole, Yes } from './rules';
+import { asForm, EachId, EachText, Fields, Id, Maybe, NumOrText, Text } from './rules';
 import { inWords } from './save';
 import { check } from './validate';
 
@@ -35,34 +35,16 @@ export const MOST_ENTRIES = 500;
 const [OLDEST, NEWEST] = ['2000-01-01', '2200-01-01'];
 
 /** What an entry must be, whatever wrote it. */
+@Fields(ENTRY_HEAD)
+@Fields(ENTRY, 'are given')
 export class Entry {
-  @Id('The entry’s id is no UUID.') id!: string;
-  @OneOf(LOG_KINDS, `This kind is not known; known are ${LOG_KINDS.join(', ')}.`) kind!: LogKind;
-  @Id('Say which quilt it belongs to.') quiltId!: string;
   @IsISO8601({ strict: true }, { message: 'The time must be an ISO time, such as 2026-11-26T09:00:00Z.' })
   at!: string;
-  @Maybe() @Whole(1, 200, 'The pass') pass?: number;
-  @Maybe() @Text(60) thread?: string;
-  @Maybe() @Yes() stabilise?: boolean;
-  @Maybe() @Num(0, 2000, 'Minutes') minutes?: number;
-  @Maybe() @Num(1, 400, 'The width, in inches,') widthIn?: number;
-  @Maybe() @OneOf(NEEDLE_SIZES.map((s) => s.nm), 'There is no needle of this size.') nm?: number;
-  @Maybe() @OneOf(EYES, 'Standard or large eye.') eye?: Eye;
-  @Maybe() @OneOf(POINTS, 'This point is not known.') point?: Point;
   @Maybe()
   @IsArray({ message: 'Say what was seen as a list.' })
   @ArrayMaxSize(10, { message: 'Ten signs at most.' })
   @EachText(60)
   symptoms?: string[];
-  @Maybe() @Id('This zone is not known.') zoneId?: string;
-  @Maybe() @Num(-1000, 10_000, 'The place') xIn?: number;
-  @Maybe() @Num(-1000, 10_000, 'The place') yIn?: number;
-  @Maybe() @OneOf(FAULT_WAYS, 'This direction is not known.') direction?: FaultWay;
-  @Maybe() @Whole(0, 3, 'Severity') severity?: number;
-  @Maybe() @Id('This fault is not known.') faultId?: string;
-  @Maybe() @Text(2000) note?: string;
-  @Maybe() @Yes() coated?: boolean;
-  @Maybe() @OneOf(SETTINGS, `What can be set is one of ${SETTINGS.join(', ')}.`) setting?: Setting;
   @Maybe() @NumOrText(60, 'The value') from?: string | number;
   @Maybe() @NumOrText(60, 'The value') to?: string | number;
   @Maybe()
@@ -70,12 +52,8 @@ export class Entry {
   @ArrayMaxSize(200, { message: 'That is more zones than a quilt has.' })
   @EachId('A zone is not known.')
   zones?: string[];
-  @Maybe() @Num(0.1, 2000, 'Metres wound') woundM?: number;
-  @Maybe() @Num(0, 10_000_000, 'Stitches') stitches?: number;
-  @Maybe() @Id('This photograph is not known.') photographId?: string;
-  @Maybe() @Yes() away?: boolean;
-  @Maybe() @Id('Name the entry that is taken back by its id.') undoes?: string;
 }
+type EntryForm = Entry & EntryHead & EntryFields;
 
 /** What a device sends at once. */
 export class SentEntries {
@@ -184,7 +162,7 @@ export async function keepEntry(
     return refuse('An entry is an object with id, at, kind and quiltId.');
   if (unreadable(raw)) return refuse('This holds a letter that cannot be kept.');
   const { known, more } = parted(raw as Record<string, unknown>);
-  const checked = await check(Entry, known);
+  const checked = await check(asForm<EntryForm>(Entry), known);
   if (!checked.ok) return checked;
   const entry = { ...more, ...checked.value };
   const at = Date.parse(entry.at);

@@ -2,48 +2,28 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { v7 as uuidv7 } from 'uuid';
 import { fitCalibration } from '@/core/calibration/monotone';
-import { CALIBRATION_KINDS, type CalibrationKind } from '@/core/fields/lists';
-import { MACHINE } from '@/core/fields/machine';
+import { CALIBRATION, CALIBRATION_POINT, type CalibrationPoint } from '@/core/fields/calibration';
+import type { CalibrationKind } from '@/core/fields/lists';
+import { MACHINE, type MachineFields } from '@/core/fields/machine';
 import { stored } from '@/core/fields/stored';
-import type { Mode } from '@/core/stitch/machine';
-import type { FootId } from '@/core/tables/techniques';
-import { insertMachine, type MachineFields, updateMachine, upsertCalibration } from '@/data/machines';
+import { insertMachine, updateMachine, upsertCalibration } from '@/data/machines';
 import { updateMachineOf } from '@/data/quilts';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { EachOf, Fields, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
+import { asForm, EachOf, Fields, FormKey, Id, Maybe, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** A machine and its frame, as the manual and a tape measure give them. */
 @Fields(MACHINE)
-export class KeepMachine implements MachineFields {
+export class KeepMachine {
   @FormKey() key!: string;
   @Maybe() @Id('This machine is not known. Reload the page.') id?: string | null;
   @Version() version!: number;
-  name!: string;
-  shank!: string;
-  maxSpm!: number;
-  idleMinSpm!: number;
-  idleMaxSpm!: number;
-  minSpi!: number;
-  maxSpi!: number;
-  modes!: Mode[];
-  feet!: FootId[];
-  bobbinOdMm!: number;
-  bobbinCoreMm!: number;
-  bobbinWidthMm!: number;
-  throatIn!: number;
-  deadIn!: number;
-  frameIn!: number;
-  rollInThroat!: boolean;
-  rollStartIn!: number;
-  rulerFootMm!: number;
-  footOffsetIn!: number;
-  couchingHoleMm!: number | null;
 }
+export type MachineForm = KeepMachine & MachineFields;
 
 /** What does not fit together in a machine, at its field. */
-export function checkMachine(m: KeepMachine): Result<null> {
+export function checkMachine(m: MachineFields): Result<null> {
   if (m.idleMinSpm > m.idleMaxSpm)
     return refuse(`The idle range runs backwards: ${m.idleMinSpm} to ${m.idleMaxSpm}.`, 'idleMaxSpm');
   if (m.idleMaxSpm > m.maxSpm) return refuse('The machine cannot idle faster than it sews.', 'idleMaxSpm');
@@ -55,15 +35,15 @@ export function checkMachine(m: KeepMachine): Result<null> {
 }
 
 export const keepMachine = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<KeepMachine, { id: string }>(
+  save<MachineForm, { id: string }>(
     context,
     'keep-machine',
-    KeepMachine,
+    asForm<MachineForm>(KeepMachine),
     input,
     async (tx, form) => {
       const fits = checkMachine(form);
       if (!fits.ok) return fits;
-      const fields = stored(MACHINE, form) as unknown as MachineFields;
+      const fields = stored(MACHINE, form);
       if (form.id)
         return (await updateMachine(tx, form.id, fields, form.version))
           ? done({ id: form.id })
@@ -75,20 +55,19 @@ export const keepMachine = (context: Context, input: unknown): Promise<Result<{ 
     { machine_name_key: ['name', 'Another machine already has this name.'] },
   );
 
-class Measured {
-  @Num(-1000, 100_000, 'The mark') mark!: number;
-  @Num(0, 100_000, 'What was measured') value!: number;
-}
+@Fields(CALIBRATION_POINT)
+class Measured {}
 
+@Fields(CALIBRATION)
 export class Calibrate {
   @FormKey() key!: string;
   @Id('Pick the machine.') machineId!: string;
-  @OneOf(CALIBRATION_KINDS, 'Say what is calibrated.') kind!: CalibrationKind;
+  kind!: CalibrationKind;
   @IsArray({ message: 'Measure at two or more settings.' })
   @ArrayMinSize(2, { message: 'Measure at two or more settings.' })
   @ArrayMaxSize(40, { message: 'At most forty measurements.' })
   @EachOf(() => Measured)
-  points!: Measured[];
+  points!: CalibrationPoint[];
 }
 
 /** Stores a calibration; a curve that makes no sense is refused by the core. */

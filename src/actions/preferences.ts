@@ -1,12 +1,11 @@
 import 'reflect-metadata';
-import { PREFERENCES } from '@/core/fields/preferences';
+import { type PreferenceFields, PREFERENCES } from '@/core/fields/preferences';
 import { stored } from '@/core/fields/stored';
 import { isCurrency } from '@/core/units/money';
-import { type PreferenceFields, updatePreferences } from '@/data/preferences';
-import type { Preferences } from '@/data/types';
+import { updatePreferences } from '@/data/preferences';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
-import { Fields, FormKey, Version } from './rules';
+import { asForm, Fields, FormKey, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** The studio's settings and the schools it follows. */
@@ -14,18 +13,14 @@ import { MEANWHILE, save } from './save';
 export class SetPreferences {
   @FormKey() key!: string;
   @Version() version!: number;
-  currency!: string;
-  needleSchool!: Preferences['needleSchool'];
-  oneNeedleNm?: number | null;
-  spiSchool!: Preferences['spiSchool'];
-  oneSpi?: number | null;
 }
+type PreferencesForm = SetPreferences & PreferenceFields;
 
 export const setPreferences = (context: Context, input: unknown): Promise<Result<{ version: number }>> =>
-  save<SetPreferences, { version: number }>(
+  save<PreferencesForm, { version: number }>(
     context,
     'set-preferences',
-    SetPreferences,
+    asForm<PreferencesForm>(SetPreferences),
     input,
     async (tx, form) => {
       if (form.needleSchool === 'one' && form.oneNeedleNm == null)
@@ -37,7 +32,7 @@ export const setPreferences = (context: Context, input: unknown): Promise<Result
           `“${form.currency}” is no currency that is known. Write its three letters, such as EUR.`,
           'currency',
         );
-      const settings = stored(PREFERENCES, form) as unknown as PreferenceFields;
+      const settings = stored(PREFERENCES, form);
       return (await updatePreferences(tx, settings, form.version))
         ? done({ version: form.version + 1 })
         : conflict(MEANWHILE);

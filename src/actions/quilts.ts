@@ -2,22 +2,21 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-validator';
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
-import { SOFTNESSES, type Softness, VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
+import { VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import { spacingFor } from '@/core/density/spacing-for';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
 import { techniques } from '@/core/tables/techniques';
-import { CLOTH_ROLES, type ClothRole } from '@/core/match/request';
 import { CoreError } from '@/core/notes';
-import type { Field } from '@/core/fields/field';
+import type { Field, KeptOf } from '@/core/fields/field';
+import { ZONE, ZONE_FABRIC, ZONE_FEATURES, type ZoneFabricFields, type ZoneFields } from '@/core/fields/zone';
 import {
   AGREED,
   type AgreedFields,
   CLIENT,
   type ClientFields,
   CONDITION,
-  type ConditionFields,
   QUILT,
   type QuiltFields,
 } from '@/core/fields/quilt';
@@ -33,35 +32,20 @@ import { copyZone, insertZone, readGeometry, setTechnique, updateZone, type Zone
 import type { Context } from './context';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
-import {
-  asForm,
-  EachOf,
-  Fields,
-  FormKey,
-  Hex,
-  Id,
-  Maybe,
-  Num,
-  OneOf,
-  Version,
-  Whole,
-  Words,
-  Yes,
-} from './rules';
+import { asForm, EachOf, Fields, FormKey, Id, Maybe, Num, OneOf, Version, Whole, Words } from './rules';
 import { MEANWHILE, type Meanings, save } from './save';
 
 /** A plan of a kind, or the zones of a quilt that went before. */
 const KINDS = [...(Object.keys(PLAN_LABEL) as PlanKind[]), 'like'] as const;
 
-class ZoneCloth {
-  @Id('Pick the fabric.') fabricId!: string;
-  /** Left out while nobody has given it. */
-  @Maybe() @Hex() hex?: string | null;
-  @Num(0.01, 1, 'Its share') share!: number;
-  @Maybe() @OneOf(CLOTH_ROLES, 'Ground, print or motif.') role?: ClothRole | null;
-  @Maybe() @Yes() sewnOver?: boolean | null;
-  @Maybe() @Whole(0, 3, 'How busy it is') busyness?: number | null;
-}
+/** The rest of a zone's fields is said elsewhere. */
+const ZONE_SAID: readonly Field[] = [...ZONE.filter((f: Field) => f.onForm !== false), ZONE_FEATURES];
+/** What may be left out of a fabric is the usual. */
+const CLOTH_SAID: readonly Field[] = ZONE_FABRIC.map((f) => ('usual' in f ? { ...f, optional: true } : f));
+
+@Fields(CLOTH_SAID)
+class ZoneCloth {}
+type ClothSaid = Pick<ZoneFabricFields, 'fabricId' | 'share'> & Partial<ZoneFabricFields>;
 
 /** Something found at the counter, as it is said before there is a quilt. */
 @Fields(CONDITION)
@@ -81,7 +65,7 @@ export class TakeIn {
   @ArrayMinSize(1, { message: 'Say what it is made of.' })
   @ArrayMaxSize(12, { message: 'At most twelve fabrics.' })
   @EachOf(() => ZoneCloth)
-  fabrics!: ZoneCloth[];
+  fabrics!: ClothSaid[];
   @IsArray({ message: 'Pick from the list.' })
   @ArrayUnique({ message: 'A feature stands twice.' })
   @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
@@ -129,7 +113,7 @@ export function firstWork(z: { name: string; geometry: MultiPolygon }) {
 }
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 /** Shares of cloths, adding up to 1. */
-const sharesOf = (cloths: readonly ZoneCloth[]) => {
+const sharesOf = (cloths: readonly ClothSaid[]) => {
   const sum = cloths.reduce((s, f) => s + f.share, 0);
   return cloths.map((f) => ({
     fabricId: f.fabricId,
@@ -177,13 +161,13 @@ async function layLike(
 }
 
 /** The fields of a table out of a form: texts without spaces about them, nothing for what was left out. */
-const pick = (fields: readonly Field[], form: object): Record<string, unknown> =>
+const pick = <const R extends readonly Field[]>(fields: R, form: object): KeptOf<R> =>
   Object.fromEntries(
     fields.map((f) => {
       const v = (form as Record<string, unknown>)[f.id] ?? f.usual ?? (f.mayBeEmpty ? '' : null);
       return [f.id, typeof v === 'string' ? v.trim() : v];
     }),
-  );
+  ) as KeptOf<R>;
 
 /** The intake becomes a quilt, with the zones its plan begins with. */
 export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
@@ -221,7 +205,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       const clientId = await clientNamed(tx, uuidv7(), form.client.trim());
       await addToClient(tx, clientId, pick(CLIENT, form));
       await insertQuilt(tx, {
-        ...(pick(QUILT, form) as unknown as QuiltFields),
+        ...pick(QUILT, form),
         id,
         clientId,
         widthIn,
@@ -245,7 +229,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       if (like) await layLike(tx, id, { widthIn, lengthIn }, like);
       for (const f of form.conditions ?? [])
         await insertCondition(tx, {
-          ...(pick(CONDITION, f) as unknown as ConditionFields),
+          ...pick(CONDITION, f),
           id: uuidv7(),
           quiltId: id,
           photographId: f.photographId ?? null,
@@ -256,35 +240,24 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
   );
 
 /** What is done in a zone, on which cloths. */
+@Fields(ZONE_SAID)
 export class KeepZone {
   @FormKey() key!: string;
   @Id('This zone is not known. Reload the page.') id!: string;
   @Version() version!: number;
-  @Words(120, 'Give the zone a name.') name!: string;
-  @OneOf(techniques.ids, 'Pick a technique from the list.') technique!: string;
-  @Num(0.05, 200, 'The spacing, in inches,') spacingIn!: number;
-  @Maybe() @Num(0.01, 100, 'The smallest curve, in inches,') smallestRadiusIn?: number | null;
-  @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
-  @OneOf(VISIBILITIES, 'Should the stitching sink, be texture, or show?') visibility!: VisibilityWish;
-  @Maybe() @OneOf(SOFTNESSES, 'Soft, usual or firm.') softness?: Softness | null;
-  @Maybe() @Whole(1, 9, 'Passes over each line') retraced?: number | null;
-  @Maybe() @Id('This yarn is not known any more.') yarnId?: string | null;
-  @IsArray({ message: 'Pick from the list.' })
-  @ArrayUnique({ message: 'A feature stands twice.' })
-  @IsIn([...features.ids], { each: true, message: 'Pick from the list.' })
-  features!: string[];
   @IsArray({ message: 'Say which fabric lies in this zone.' })
   @ArrayMinSize(1, { message: 'Say which fabric lies in this zone.' })
   @ArrayMaxSize(12, { message: 'At most twelve fabrics in a zone.' })
   @EachOf(() => ZoneCloth)
-  fabrics!: ZoneCloth[];
+  fabrics!: ClothSaid[];
 }
+type ZoneForm = KeepZone & Omit<ZoneFields, 'role'> & { features: string[] };
 
 export const keepZone = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
-  save<KeepZone, { id: string }>(
+  save<ZoneForm, { id: string }>(
     context,
     'keep-zone',
-    KeepZone,
+    asForm<ZoneForm>(KeepZone),
     input,
     async (tx: Sql, form) => {
       if (form.fabrics.every((f) => f.sewnOver === false))
@@ -292,19 +265,7 @@ export const keepZone = (context: Context, input: unknown): Promise<Result<{ id:
           'Every fabric here is left alone: say which of them the stitching goes over.',
           'fabrics',
         );
-      const work: ZoneWork = {
-        name: form.name.trim(),
-        technique: form.technique,
-        spacingIn: form.spacingIn,
-        smallestRadiusIn: form.smallestRadiusIn ?? null,
-        lengthIn: form.lengthIn ?? null,
-        visibility: form.visibility,
-        softness: form.softness,
-        retraced: form.retraced,
-        yarnId: form.yarnId,
-        features: form.features,
-        fabrics: sharesOf(form.fabrics),
-      };
+      const work: ZoneWork = { ...form, fabrics: sharesOf(form.fabrics) };
       return (await updateZone(tx, form.id, work, form.version))
         ? done({ id: form.id })
         : conflict(MEANWHILE);

@@ -175,11 +175,13 @@ function rulesOf(f: Field): Rule[] {
         ),
       ];
     case 'checks': {
-      const least = { message: `${f.label}: pick at least one.` };
+      const [fewest, most] = f.count ?? [1, f.choices!.length];
+      const least = { message: fewest > 0 ? `${f.label}: pick at least one.` : choiceWords(f) };
       return [
         all(
           IsArray(least),
-          ArrayMinSize(1, least),
+          ArrayMinSize(fewest, least),
+          ArrayMaxSize(most, least),
           ArrayUnique({ message: `${f.label}: one stands twice.` }),
           IsIn(
             f.choices!.map((c) => c.value),

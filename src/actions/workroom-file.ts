@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { v7 as uuidv7 } from 'uuid';
 import { fitCalibration } from '@/core/calibration/monotone';
-import { CONE, CONE_REMAINING } from '@/core/fields/cone';
+import { CONE, CONE_REMAINING, type ConeFields, type ConeRemaining } from '@/core/fields/cone';
 import { PREFERENCES } from '@/core/fields/preferences';
 import { stored, usualValues } from '@/core/fields/stored';
 import { checkTex } from '@/core/shelf/cone';
@@ -15,16 +15,11 @@ import { readNeedles, upsertNeedle } from '@/data/needles';
 import { readRulers, RULER_FIELDS } from '@/data/rulers';
 import { readYarns, YARN_FIELDS } from '@/data/yarns';
 import type { Sql } from '@/data/sql';
-import {
-  PREFERENCE_FIELDS,
-  type PreferenceFields,
-  readPreferences,
-  replacePreferences,
-} from '@/data/preferences';
+import { PREFERENCE_FIELDS, readPreferences, replacePreferences } from '@/data/preferences';
 import type { Context } from './context';
 import { WindBobbins } from './bobbins';
 import { KeepBatting, KeepFabric, KeepRuler, KeepYarn } from './cloths';
-import { Calibrate, KeepMachine, checkMachine } from './machines';
+import { Calibrate, KeepMachine, checkMachine, type MachineForm } from './machines';
 import { KeepNeedles } from './needles';
 import { SetPreferences } from './preferences';
 import { done, type Problem, refuse, type Result } from './result';
@@ -76,14 +71,9 @@ export async function exportWorkroom(sql: Sql) {
 @Fields([...CONE, ...CONE_REMAINING])
 class StoredCone {
   @Id('A cone has no id.') id!: string;
-  line!: string;
-  colour!: string;
-  fibre!: string;
-  tex!: number;
-  hexes?: string[];
-  remainingM?: number | null;
   @Yes() away!: boolean;
 }
+type ConeOfFile = StoredCone & ConeFields & ConeRemaining;
 
 /** Each list of the document, and the rules its entries must keep; forms' own fields are filled in. */
 const SECTIONS: Readonly<Record<string, { rules: new () => object; filled: object }>> = {
@@ -100,11 +90,11 @@ const SECTIONS: Readonly<Record<string, { rules: new () => object; filled: objec
 
 interface Document {
   preferences: SetPreferences | null;
-  machines: KeepMachine[];
+  machines: MachineForm[];
   calibrations: Calibrate[];
   fabrics: KeepFabric[];
   battings: KeepBatting[];
-  cones: StoredCone[];
+  cones: ConeOfFile[];
   needles: KeepNeedles[];
   rulers: KeepRuler[];
   yarns: KeepYarn[];
@@ -186,7 +176,7 @@ export class ImportWorkroom {
 const MOST_NAMED = 5;
 
 /** Cones whose metres the file would set back or forth, here and there. */
-const differing = (here: readonly Cone[], there: readonly StoredCone[]) => {
+const differing = (here: readonly Cone[], there: readonly ConeOfFile[]) => {
   const known = new Map(here.map((c) => [c.id, c]));
   return there.flatMap((t) => {
     const c = known.get(t.id);
@@ -230,8 +220,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       }
       doc.cones.forEach((t) => checkTex(t.tex, t.fibre, `cones: ${t.line} ${t.colour}`));
       doc.calibrations.forEach((c) => fitCalibration(c.points));
-      if (doc.preferences)
-        await replacePreferences(tx, stored(PREFERENCES, doc.preferences) as unknown as PreferenceFields);
+      if (doc.preferences) await replacePreferences(tx, stored(PREFERENCES, doc.preferences));
       for (const m of doc.machines) await putRow(tx, 'machine', m, MACHINE_FIELDS);
       for (const c of doc.calibrations)
         await upsertCalibration(

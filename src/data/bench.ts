@@ -1,5 +1,6 @@
 import type { Sql } from './sql';
-import type { ColourTrial, Cure, MeasuredStitches } from './types';
+import type { MeasuredStitches } from '@/core/fields/measured';
+import type { ColourTrial, Cure } from './types';
 import type { CureKind } from '@/core/fields/lists';
 
 export const readCures = (sql: Sql, setupId: string): Promise<Cure[]> => sql<Cure[]>`

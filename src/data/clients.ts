@@ -3,7 +3,7 @@ import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Client } from './types';
 
-const FIELDS = columnsOf<ClientFields>(CLIENT);
+const FIELDS = columnsOf(CLIENT);
 
 /** A client as she is known; null when there is none. */
 export async function readClient(sql: Sql, id: string): Promise<Client | null> {

@@ -1,13 +1,11 @@
-import { BATTING, FABRIC } from '@/core/fields/cloth';
+import { BATTING, type BattingFields, FABRIC, type FabricFields } from '@/core/fields/cloth';
 import type { AwayKind } from '@/core/fields/lists';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { StudioBatting, StudioFabric } from './types';
 
-export type FabricFields = Omit<StudioFabric, 'id' | 'shipped' | 'version'>;
-export const FABRIC_FIELDS = columnsOf<FabricFields>(FABRIC);
-export type BattingFields = Omit<StudioBatting, 'id' | 'shipped' | 'version'>;
-export const BATTING_FIELDS = columnsOf<BattingFields>(BATTING);
+export const FABRIC_FIELDS = columnsOf(FABRIC);
+export const BATTING_FIELDS = columnsOf(BATTING);
 
 /** The studio's own fabrics first, then the kinds that ship. */
 export const readFabrics = (sql: Sql): Promise<StudioFabric[]> => sql<StudioFabric[]>`

@@ -1,10 +1,10 @@
 import { v7 as uuidv7 } from 'uuid';
-import type { Field } from '@/core/fields/field';
+import type { Field, KeptOf } from '@/core/fields/field';
 import type { Sql } from './sql';
 
 /** The columns of a table of fields, under the names of the type that is read from them. */
-export const columnsOf = <T>(fields: readonly Field[]): (keyof T & string)[] =>
-  fields.map((f) => f.id as keyof T & string);
+export const columnsOf = <const R extends readonly Field[]>(fields: R): (keyof KeptOf<R> & string)[] =>
+  fields.map((f) => f.id as keyof KeptOf<R> & string);
 
 /** Inserts a row under its own id, or replaces the one that has it. */
 export async function putRow(sql: Sql, table: string, row: object, fields: readonly string[]): Promise<void> {

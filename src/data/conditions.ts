@@ -1,9 +1,9 @@
-import { CONDITION, type ConditionFields } from '@/core/fields/quilt';
+import { CONDITION } from '@/core/fields/quilt';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Condition } from './types';
 
-const FIELDS = columnsOf<ConditionFields>(CONDITION);
+const FIELDS = columnsOf(CONDITION);
 
 /** What was found on a quilt, in the order it was noted. */
 export const readConditions = (sql: Sql, quiltId: string): Promise<Condition[]> => sql<Condition[]>`

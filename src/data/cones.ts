@@ -1,13 +1,9 @@
-import { CONE } from '@/core/fields/cone';
+import { CONE, type ConeFields } from '@/core/fields/cone';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Cone, ConeUse } from './types';
 
-export type ConeFields = Omit<
-  Cone,
-  'id' | 'remainingM' | 'remainingSource' | 'remainingAt' | 'archivedAt' | 'version'
->;
-export const CONE_FIELDS = columnsOf<ConeFields>(CONE);
+export const CONE_FIELDS = columnsOf(CONE);
 
 const selectCone = (sql: Sql) => sql`
   select ${sql([...CONE_FIELDS, 'id', 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt', 'version'] as string[])}

@@ -1,21 +1,32 @@
 import type { CameTo, SewnStep } from '@/core/hand-back/came-to';
+import { CAME_OUT, type CameOut, type Waived, WAIVED } from '@/core/fields/hand-back';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 
 /** What was done of handing a quilt back, and how it came out. */
-export interface HandBackOf {
+export interface HandBackOf extends Pick<CameOut, 'word'>, Waived {
   offFrameAt: Date | null;
   trimmedAt: Date | null;
   topSeenAt: Date | null;
   backSeenAt: Date | null;
   washedAt: Date | null;
-  widthsIn: [number, number, number] | null;
-  lengthsIn: [number, number, number] | null;
-  word: string;
-  waivedBy: string;
-  waivedWhy: string;
+  widthsIn: CameOut['widthsIn'] | null;
+  lengthsIn: CameOut['lengthsIn'] | null;
   cameTo: CameTo | null;
   version: number;
 }
+
+/** What is ticked, what is said, and what it came to. */
+const FIELDS: (keyof Omit<HandBackOf, 'version'>)[] = [
+  'offFrameAt',
+  'trimmedAt',
+  'topSeenAt',
+  'backSeenAt',
+  'washedAt',
+  'cameTo',
+  ...columnsOf(CAME_OUT),
+  ...columnsOf(WAIVED),
+];
 
 const NOTHING: HandBackOf = {
   offFrameAt: null,
@@ -34,8 +45,7 @@ const NOTHING: HandBackOf = {
 
 export async function readHandBack(sql: Sql, quiltId: string): Promise<HandBackOf> {
   const [row] = await sql<HandBackOf[]>`
-    select off_frame_at, trimmed_at, top_seen_at, back_seen_at, washed_at, widths_in, lengths_in, word, waived_by, waived_why,
-           came_to, version
+    select ${sql(FIELDS)}, version
     from hand_back where quilt_id = ${quiltId}`;
   return row ?? NOTHING;
 }
@@ -47,17 +57,13 @@ export async function writeHandBack(
   seenVersion: number,
   h: Omit<HandBackOf, 'version'>,
 ): Promise<boolean> {
+  const row = { ...h, quiltId, cameTo: h.cameTo && (sql.json(h.cameTo as never) as never) };
+  // A page that saw something done does not do it anew after somebody took all of it back.
+  if (seenVersion !== 0 && (await sql`select from hand_back where quilt_id = ${quiltId}`).length === 0)
+    return false;
   const rows = await sql`
-    insert into hand_back (quilt_id, off_frame_at, trimmed_at, top_seen_at, back_seen_at, washed_at, widths_in, lengths_in,
-                           word, waived_by, waived_why, came_to)
-    select ${quiltId}, ${h.offFrameAt}, ${h.trimmedAt}, ${h.topSeenAt}, ${h.backSeenAt}, ${h.washedAt}, ${h.widthsIn},
-           ${h.lengthsIn}, ${h.word}, ${h.waivedBy}, ${h.waivedWhy}, ${h.cameTo && sql.json(h.cameTo as never)}
-    where ${seenVersion}::int = 0 or exists (select from hand_back where quilt_id = ${quiltId})
-    on conflict (quilt_id) do update set off_frame_at = excluded.off_frame_at, trimmed_at = excluded.trimmed_at,
-      top_seen_at = excluded.top_seen_at, back_seen_at = excluded.back_seen_at, washed_at = excluded.washed_at,
-      widths_in = excluded.widths_in, lengths_in = excluded.lengths_in, word = excluded.word,
-      waived_by = excluded.waived_by, waived_why = excluded.waived_why, came_to = excluded.came_to,
-      version = hand_back.version + 1
+    insert into hand_back ${sql(row, 'quiltId', ...FIELDS)}
+    on conflict (quilt_id) do update set ${sql(row, ...FIELDS)}, version = hand_back.version + 1
     where hand_back.version = ${seenVersion} returning version`;
   return rows.length === 1;
 }

@@ -1,12 +1,11 @@
-import { MACHINE } from '@/core/fields/machine';
+import { MACHINE, type MachineFields } from '@/core/fields/machine';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { CalibrationKind } from '@/core/fields/lists';
 import type { MeasuredScale } from '@/core/machine/scales';
 import type { Machine, StoredCalibration } from './types';
 
-export type MachineFields = Omit<Machine, 'id' | 'version'>;
-export const MACHINE_FIELDS = columnsOf<MachineFields>(MACHINE);
+export const MACHINE_FIELDS = columnsOf(MACHINE);
 
 const selectMachine = (sql: Sql) =>
   sql`select ${sql([...MACHINE_FIELDS, 'id', 'version'] as string[])} from machine`;

@@ -1,10 +1,9 @@
-import { PREFERENCES } from '@/core/fields/preferences';
+import { type PreferenceFields, PREFERENCES } from '@/core/fields/preferences';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Preferences } from './types';
 
-export type PreferenceFields = Omit<Preferences, 'version'>;
-export const PREFERENCE_FIELDS = columnsOf<PreferenceFields>(PREFERENCES);
+export const PREFERENCE_FIELDS = columnsOf(PREFERENCES);
 
 /** The studio's settings; null before a studio is set up. */
 export async function readPreferences(sql: Sql): Promise<Preferences | null> {

@@ -1,9 +1,9 @@
-import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
+import { PREPARED } from '@/core/fields/quilt';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Prepared } from './types';
 
-const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf<PreparedFields>(PREPARED), 'withQuilts'];
+const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf(PREPARED), 'withQuilts'];
 
 /** What was chosen; null while nothing was. */
 export async function readPrepared(sql: Sql, quiltId: string): Promise<Prepared | null> {

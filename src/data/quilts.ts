@@ -24,8 +24,8 @@ export async function readQuilt(sql: Sql, id: string): Promise<Quilt | null> {
 }
 
 /** Columns of what is said at the counter, and of what is agreed. */
-const SAID = columnsOf<QuiltFields>(QUILT);
-const AGREED_ON = columnsOf<AgreedFields>(AGREED);
+const SAID = columnsOf(QUILT);
+const AGREED_ON = columnsOf(AGREED);
 
 export interface NewQuilt extends QuiltFields {
   id: string;

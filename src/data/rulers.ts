@@ -1,10 +1,9 @@
-import { RULER } from '@/core/fields/ruler';
+import { RULER, type RulerFields } from '@/core/fields/ruler';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Ruler } from './types';
 
-export type RulerFields = Omit<Ruler, 'id' | 'version'>;
-export const RULER_FIELDS = columnsOf<RulerFields>(RULER);
+export const RULER_FIELDS = columnsOf(RULER);
 
 export const readRulers = (sql: Sql): Promise<Ruler[]> => sql<Ruler[]>`
   select ${sql([...RULER_FIELDS, 'id', 'version'] as string[])} from ruler where archived_at is null order by name`;

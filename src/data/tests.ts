@@ -17,7 +17,7 @@ const asRound = ({ away, toward, left, right, curve, point, ...rest }: Row): Tes
 
 /** What of a round is asked for in its form, besides how it looks. */
 export type RoundFields = Pick<TestRound, 'topGf' | 'bobbinGf' | 'note'>;
-const ROUND_FIELDS = columnsOf<RoundFields>(ROUND);
+const ROUND_FIELDS = columnsOf(ROUND);
 const OWN = ['id', 'setupId', 'n', 'seen', 'photographId', 'measured', 'sewnAt', ...DIRECTIONS] as const;
 
 const NEW = OWN.filter((c) => c !== 'photographId' && c !== 'measured');

@@ -1,23 +1,24 @@
-import type { Role } from '@/core/motifs/motif-table';
-import type { MotifSchool } from '@/core/density/motifs';
+import type { BobbinFields } from '@/core/fields/bobbin';
+import type { BattingFields, FabricFields } from '@/core/fields/cloth';
+import type { ConeFields, ConeRemaining } from '@/core/fields/cone';
+import type { MachineFields } from '@/core/fields/machine';
+import type { NeedleFields } from '@/core/fields/needle';
+import type { PreferenceFields } from '@/core/fields/preferences';
+import type { CalibrationFields, CalibrationPoint } from '@/core/fields/calibration';
+import type { FaultFields } from '@/core/fields/fault';
+import type { MeasuredStitches } from '@/core/fields/measured';
+import type { RoundFields } from '@/core/fields/round';
+import type { ZoneFabricFields, ZoneFields } from '@/core/fields/zone';
+import type { RulerFields } from '@/core/fields/ruler';
+import type { YarnFields } from '@/core/fields/yarn';
 import type {
-  BobbinKind,
-  CalibrationKind,
-  ConeRole,
   ConeUseWhy,
   CureKind,
   CureOutcome,
   Direction,
-  FaultWay,
   FaultState,
-  RemainingSource,
-  RulerShape,
-  Sheen,
-  TensionSchool,
-  Softness,
   Step,
   TurnRule,
-  VisibilityWish,
 } from '@/core/fields/lists';
 import type {
   AgreedFields,
@@ -26,102 +27,27 @@ import type {
   PreparedFields,
   QuiltFields,
 } from '@/core/fields/quilt';
-import type { ClothRole } from '@/core/match/request';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
-import type { Basis } from '@/core/thread/label-forms';
 import type { RestsOn } from '@/core/tension/rests-on';
 import type { Verdict } from '@/core/tension/probit';
 import type { FootId } from '@/core/tables/techniques';
 import type { Eye, Point } from '@/core/tables/needles';
-import type { ModeRule } from '@/core/stitch/regulate';
 
-export interface Preferences {
-  name: string;
-  town: string;
-  /** Three letters; all money is of this one. */
-  currency: string;
-  units: 'inch' | 'metric' | 'both';
-  bobbinSchool: 'fine' | 'same';
-  labelRule: 'obey' | 'weigh';
-  modeRule: ModeRule;
-  floorSpi: number;
-  needleSchool: 'per-thread' | 'one';
-  oneNeedleNm: number | null;
-  spiSchool: 'by-curve' | 'one';
-  oneSpi: number | null;
-  ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
-  evenness: number;
-  motifSchool: MotifSchool;
-  endsSchool: 'lock' | 'bury';
-  rollingSchool: 'least-time' | 'one-way' | 'down-and-up';
-  changeTroubleMin: number;
-  footSchool: 'split' | 'ruler-foot';
-  tensionSchool: TensionSchool;
-  bastingSchool: 'edges' | 'edges-and-middle';
-  prewashSchool: 'ask' | 'always' | 'never';
-  gapShare: number;
-  lowM: number;
-  needleWarnShare: number;
-  marginIn: number;
-  testMarginIn: number;
-  /** Hours at the frame by weekday, Monday first. */
-  dayHours: number[];
+/** What the studio decides for itself. */
+export interface Preferences extends PreferenceFields {
   version: number;
 }
 
-export interface Machine {
+export interface Machine extends MachineFields {
   id: string;
-  name: string;
-  shank: string;
-  maxSpm: number;
-  idleMinSpm: number;
-  idleMaxSpm: number;
-  minSpi: number;
-  maxSpi: number;
-  modes: Mode[];
-  feet: FootId[];
-  bobbinOdMm: number;
-  bobbinCoreMm: number;
-  bobbinWidthMm: number;
-  throatIn: number;
-  deadIn: number;
-  frameIn: number;
-  rollInThroat: boolean;
-  rollStartIn: number;
-  rulerFootMm: number;
-  footOffsetIn: number;
-  couchingHoleMm: number | null;
   version: number;
 }
 
-export interface Cone {
+export interface Cone extends ConeFields, ConeRemaining {
   id: string;
-  line: string;
-  colour: string;
-  hex: string | null;
-  /** Its colours along its length, where it has several, and how long each runs. */
-  hexes: string[];
-  runIn: number | null;
-  fibre: string;
-  label: string;
-  tex: number;
-  texBasis: Basis;
-  role: ConeRole;
-  remainingM: number | null;
-  remainingSource: RemainingSource | null;
   remainingAt: Date | null;
-  needleMinNm: number | null;
-  needleMaxNm: number | null;
-  sheen: Sheen | null;
-  fullG: number | null;
-  fullM: number | null;
-  tareG: number | null;
-  place: string;
-  batch: string;
-  notes: string;
-  price: number | null;
   archivedAt: Date | null;
   version: number;
 }
@@ -136,24 +62,15 @@ export interface ConeUse {
   at: Date;
 }
 
-export interface DrawerNeedle {
+export interface DrawerNeedle extends NeedleFields {
   id: string;
-  nm: number;
-  eye: Eye;
-  point: Point;
-  coated: boolean;
-  stock: number;
   version: number;
 }
 
 /** The needle in a machine. */
-export interface FittedNeedle {
+export interface FittedNeedle extends Omit<NeedleFields, 'stock'> {
   id: string;
   machineId: string;
-  nm: number;
-  eye: Eye;
-  point: Point;
-  coated: boolean;
   stitches: number;
   /** The same in stitches through plain cotton: each counts by the wear of what it met. */
   worn: number;
@@ -161,7 +78,7 @@ export interface FittedNeedle {
   fittedAt: Date;
 }
 
-export interface BobbinStock {
+export interface BobbinStock extends Omit<BobbinFields, 'metresEach'> {
   id: string;
   coneId: string;
   line: string;
@@ -169,63 +86,36 @@ export interface BobbinStock {
   hex: string | null;
   tex: number;
   fibre: string;
-  kind: BobbinKind;
   metresEach: number;
-  count: number;
   version: number;
 }
 
-export interface StudioFabric {
+export interface StudioFabric extends FabricFields {
   id: string;
-  kind: string;
-  name: string;
-  hex: string | null;
-  notes: string;
   shipped: boolean;
   version: number;
 }
 
-export interface StudioBatting {
+export interface StudioBatting extends BattingFields {
   id: string;
-  kind: string;
-  name: string;
-  loftMm: number | null;
-  maxGapIn: number | null;
-  ratingText: string;
-  shrinkPct: number | null;
-  notes: string;
   shipped: boolean;
   version: number;
 }
 
-export interface Ruler {
+export interface Ruler extends RulerFields {
   id: string;
-  name: string;
-  shape: RulerShape;
-  thicknessMm: number;
-  radiusIn: number | null;
-  notes: string;
   version: number;
 }
 
-export interface Yarn {
+export interface Yarn extends YarnFields {
   id: string;
-  name: string;
-  hex: string | null;
-  diameterMm: number;
-  skeinM: number | null;
-  skeins: number;
-  place: string;
-  price: number | null;
-  notes: string;
   version: number;
 }
 
-export interface StoredCalibration {
+export interface StoredCalibration extends CalibrationFields {
   id: string;
   machineId: string;
-  kind: CalibrationKind;
-  points: { mark: number; value: number }[];
+  points: CalibrationPoint[];
   at: Date;
   version: number;
 }
@@ -281,44 +171,18 @@ export interface Intake {
   updatedAt: Date;
 }
 
-export interface ZoneFabric {
-  fabricId: string;
+export interface ZoneFabric extends ZoneFabricFields {
   kind: string;
   name: string;
-  /** Null until someone gives it. */
-  hex: string | null;
-  share: number;
-  role: ClothRole;
-  sewnOver: boolean;
-  busyness: number | null;
 }
 
-export interface Zone {
+export interface Zone extends Omit<ZoneFields, 'yarnId'> {
   id: string;
   quiltId: string;
   letter: string;
-  name: string;
   geometry: MultiPolygon;
-  technique: string;
-  spacingIn: number;
-  smallestRadiusIn: number | null;
-  lengthIn: number | null;
-  visibility: VisibilityWish;
-  /** How soft it should stay; nothing is said of it when null. */
-  softness: Softness | null;
-  /** How often each line is sewn on purpose. */
-  retraced: number | null;
-  /** What it is in its quilt; null: by its name. */
-  role: Role | null;
   /** The yarn that is couched here. */
-  yarn: {
-    id: string;
-    name: string;
-    diameterMm: number;
-    hex: string | null;
-    skeinM: number | null;
-    skeins: number;
-  } | null;
+  yarn: Pick<Yarn, 'id' | 'name' | 'diameterMm' | 'hex' | 'skeinM' | 'skeins'> | null;
   fabrics: ZoneFabric[];
   features: string[];
   version: number;
@@ -360,28 +224,11 @@ export interface ChosenSetup {
   twinLetter?: string;
 }
 
-/** What a stitch photograph told. */
-export interface MeasuredStitches {
-  spi: number;
-  cvPct: number;
-  longestMm: number;
-  shortestMm: number;
-  stitches: number;
-  trust: 'good' | 'look';
-  /** Holes moved by hand. */
-  corrected: boolean;
-  /** Share of the holes where the other thread's colour shows, where the two differ. */
-  otherShare: number | null;
-}
-
-export interface TestRound {
+export interface TestRound extends RoundFields {
   id: string;
   setupId: string;
   n: number;
-  topGf: number;
-  bobbinGf: number;
   verdicts: Partial<Record<Direction, Verdict>>;
-  note: string;
   /** What else was seen, symptom ids. */
   seen: string[];
   photographId: string | null;
@@ -389,23 +236,14 @@ export interface TestRound {
   sewnAt: Date;
 }
 
-export interface Fault {
+export interface Fault extends FaultFields {
   id: string;
   quiltId: string;
-  zoneId: string | null;
   zoneLetter: string | null;
   n: number;
-  xIn: number | null;
-  yIn: number | null;
-  pass: number | null;
-  direction: FaultWay | null;
-  note: string;
   status: FaultState;
-  /** 0 to 3; not said: null. */
-  severity: number | null;
   /** What was known of the set-up when it was noted, as the fault knowledge names it. */
   known: Record<string, string | number | boolean | string[]>;
-  photographId: string | null;
   /** The word it was accepted with, when it is left as it is. */
   word: string;
   noticedAt: Date;

@@ -1,10 +1,9 @@
-import { YARN } from '@/core/fields/yarn';
+import { YARN, type YarnFields } from '@/core/fields/yarn';
 import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Yarn } from './types';
 
-export type YarnFields = Omit<Yarn, 'id' | 'version'>;
-export const YARN_FIELDS = columnsOf<YarnFields>(YARN);
+export const YARN_FIELDS = columnsOf(YARN);
 
 export const readYarns = (sql: Sql): Promise<Yarn[]> => sql<Yarn[]>`
   select ${sql([...YARN_FIELDS, 'id', 'version'] as string[])} from yarn where archived_at is null order by name`;

@@ -1,10 +1,12 @@
+import { stored } from '@/core/fields/stored';
+import { ZONE, ZONE_FABRIC, type ZoneFabricFields, type ZoneFields } from '@/core/fields/zone';
+import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Zone } from './types';
 
 const selectZones = (sql: Sql) => sql`
-  select z.id, z.quilt_id, z.letter, z.name, z.geometry, z.technique, z.spacing_in, z.smallest_radius_in,
-         z.length_in, z.visibility, z.softness, z.retraced, z.role, z.version,
+  select ${FIELDS.filter((f) => f !== 'yarnId').map((f) => sql`z.${sql(f)}, `)} z.id, z.quilt_id, z.letter, z.geometry, z.version,
          (select jsonb_build_object('id', y.id, 'name', y.name, 'diameterMm', y.diameter_mm, 'hex', y.hex, 'skeinM', y.skein_m,
                                      'skeins', y.skeins)
           from yarn y where y.id = z.yarn_id) as yarn,
@@ -23,36 +25,20 @@ export const readZonesOf = (sql: Sql, quiltIds: readonly string[]): Promise<Zone
   ${selectZones(sql)} where z.quilt_id = any(${quiltIds as string[]}) and z.retired_at is null
   order by z.quilt_id, length(z.letter), z.letter`;
 
-/** A cloth as it lies in a zone. */
-export type ZoneCloth = Pick<
-  Zone['fabrics'][number],
-  'fabricId' | 'hex' | 'share' | 'role' | 'sewnOver' | 'busyness'
->;
+const FIELDS = columnsOf(ZONE);
+const CLOTH_FIELDS = columnsOf(ZONE_FABRIC);
 
-export interface ZoneWork {
-  name: string;
-  technique: string;
-  spacingIn: number;
-  smallestRadiusIn: number | null;
-  lengthIn: number | null;
-  visibility: Zone['visibility'];
-  softness?: Zone['softness'];
-  retraced?: number | null;
-  yarnId?: string | null;
-  fabrics: readonly ZoneCloth[];
-  features: readonly string[];
-}
+/** What is done in a zone, on which fabrics. What is not said of it is nothing. */
+export type ZoneWork = Omit<ZoneFields, 'softness' | 'retraced' | 'yarnId' | 'role'> &
+  Partial<ZoneFields> & { fabrics: readonly ZoneFabricFields[]; features: readonly string[] };
 
 export async function insertZone(
   sql: Sql,
   z: ZoneWork & { id: string; quiltId: string; letter: string; geometry: MultiPolygon },
 ): Promise<void> {
+  const { id, quiltId, letter } = z;
   await sql`
-    insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility,
-                      softness, retraced, yarn_id)
-    values (${z.id}, ${z.quiltId}, ${z.letter}, ${z.name}, ${sql.json(z.geometry as never)}, ${z.technique},
-            ${z.spacingIn}, ${z.smallestRadiusIn}, ${z.lengthIn}, ${z.visibility}, ${z.softness ?? null},
-            ${z.retraced ?? null}, ${z.yarnId ?? null})`;
+    insert into zone ${sql({ ...stored(ZONE, z), id, quiltId, letter, geometry: sql.json(z.geometry as never) as never })}`;
   await setZoneCloth(sql, z.id, z);
 }
 
@@ -90,11 +76,10 @@ export const lockZone = (sql: Sql, id: string) => sql`select 1 from zone where i
 
 /** Changes what is done in a zone when it is still as it was seen; false when changed meanwhile. */
 export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: number): Promise<boolean> {
+  // What it is in its quilt is said elsewhere, and stays where it is not given.
+  const given = z.role === undefined ? FIELDS.filter((f) => f !== 'role') : FIELDS;
   const rows = await sql`
-    update zone set name = ${z.name}, technique = ${z.technique}, spacing_in = ${z.spacingIn},
-      smallest_radius_in = ${z.smallestRadiusIn}, length_in = ${z.lengthIn}, visibility = ${z.visibility},
-      softness = ${z.softness ?? null}, retraced = ${z.retraced ?? null}, yarn_id = ${z.yarnId ?? null},
-      version = version + 1
+    update zone set ${sql(stored(ZONE, z), ...given)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   if (rows.length === 0) return false;
   await sql`delete from zone_fabric where zone_id = ${id}`;
@@ -105,9 +90,7 @@ export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: num
 
 async function setZoneCloth(sql: Sql, id: string, z: Pick<ZoneWork, 'fabrics' | 'features'>) {
   for (const [i, f] of z.fabrics.entries())
-    await sql`
-      insert into zone_fabric (zone_id, position, fabric_id, hex, share, role, sewn_over, busyness)
-      values (${id}, ${i}, ${f.fabricId}, ${f.hex}, ${f.share}, ${f.role}, ${f.sewnOver}, ${f.busyness})`;
+    await sql`insert into zone_fabric ${sql({ ...f, zoneId: id, position: i }, 'zoneId', 'position', ...CLOTH_FIELDS)}`;
   for (const feature of z.features)
     await sql`insert into zone_feature (zone_id, feature) values (${id}, ${feature})`;
 }

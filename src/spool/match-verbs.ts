@@ -1,7 +1,8 @@
 import { carefulMatch } from '@/core/cloth/careful-match';
 import { match } from '@/core/match/match';
-import { USES, VISIBILITIES } from '@/core/fields/lists';
-import { CLOTH_ROLES, type MatchRequest } from '@/core/match/request';
+import { QUILT } from '@/core/fields/quilt';
+import { ZONE, ZONE_FABRIC } from '@/core/fields/zone';
+import { type MatchRequest } from '@/core/match/request';
 import { matchWhole } from '@/core/match/whole-quilt';
 import { whatWouldHaveToBeTrue } from '@/core/match/what-if';
 import { SHINES, WEAVES } from '@/core/tables/cloth-looks';
@@ -13,24 +14,18 @@ const zone = s.object({
     s.object({
       fabric: s.fabricId,
       'name?': s.text(),
-      'hex?': s.hex,
       'share?': s.share,
-      'role?': s.oneOf([...CLOTH_ROLES]),
-      'sewnOver?': s.bool,
-      'busyness?': { type: 'integer', minimum: 0, maximum: 3 },
+      ...s.maybeFields(ZONE_FABRIC, 'hex', 'role', 'sewnOver', 'busyness'),
     }),
   ),
   'features?': s.list(s.featureId),
   backing: s.fabricId,
   battingId: s.battingId,
   'battingMaxGapIn?': s.within(0.1, 24),
-  technique: s.techniqueId,
-  'spacingIn?': s.spacingIn,
-  'smallestRadiusIn?': s.radiusIn,
+  ...s.ofFields(ZONE, 'technique', 'visibility'),
+  ...s.maybeFields(ZONE, 'spacingIn', 'smallestRadiusIn', 'lengthIn'),
   'areaIn2?': s.areaIn2,
-  'lengthIn?': s.lengthIn,
-  visibility: s.oneOf([...VISIBILITIES]),
-  use: s.oneOf([...USES]),
+  ...s.ofFields<typeof QUILT, 'use'>(QUILT, 'use'),
 });
 const tally = {
   faults: { type: 'integer', minimum: 0, maximum: 1_000_000 },
@@ -67,7 +62,7 @@ const preferences = {
   }),
   'backingHex?': s.hex,
   'wash?': s.oneOf(['gentle', 'tumble']),
-  'retraced?': s.within(1, 20),
+  ...s.maybeFields(ZONE, 'retraced'),
   'yarn?': s.object({ diameterMm: s.within(0.1, 20), 'hex?': s.hex }),
   'wound?': s.list(s.object({ id: s.text(), bobbins: { type: 'integer', minimum: 0, maximum: 10_000 } })),
   'gapShare?': s.within(0.1, 1),

@@ -1,3 +1,5 @@
+import type { Field } from '@/core/fields/field';
+import { MACHINE } from '@/core/fields/machine';
 import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
 import { features } from '@/core/tables/features';
@@ -24,6 +26,56 @@ export interface Schema {
   maxLength?: number;
   pattern?: string;
 }
+
+/** One value as the field of a thing that is kept asks for it: the command line takes what the form takes. */
+export function ofField(f: Field): Schema {
+  const [low, high] = f.range ?? [];
+  const ranged = { ...(low === undefined ? {} : { minimum: low, maximum: high }) };
+  switch (f.kind) {
+    case 'choice':
+      return { enum: f.choices!.map((c) => c.value) };
+    case 'checks':
+      return { type: 'array', items: { enum: f.choices!.map((c) => c.value) }, maxItems: 5000 };
+    case 'yes':
+      return { type: 'boolean' };
+    case 'whole':
+    case 'money':
+      return { type: 'integer', ...ranged };
+    case 'hex':
+      return { type: 'string', pattern: '^#[0-9a-fA-F]{6}$' };
+    case 'text':
+    case 'long':
+    case 'day':
+    case 'ref':
+      return { type: 'string', ...(f.most ? { maxLength: f.most } : {}) };
+    case 'hexes':
+    case 'numbers':
+      return {
+        type: 'array',
+        items: f.kind === 'hexes' ? { type: 'string' } : { type: 'number', ...ranged },
+      };
+    default:
+      return { type: 'number', ...ranged };
+  }
+}
+
+/** Some fields of a table by their names. */
+export const ofFields = <R extends readonly Field[], N extends R[number]['id']>(
+  fields: R,
+  ...names: N[]
+): Record<N, Schema> =>
+  Object.fromEntries(names.map((name) => [name, ofField(fields.find((f) => f.id === name)!)])) as Record<
+    N,
+    Schema
+  >;
+/** The same, each of which may be left out. */
+export const maybeFields = <R extends readonly Field[], N extends R[number]['id']>(
+  fields: R,
+  ...names: N[]
+): Record<`${N}?`, Schema> =>
+  Object.fromEntries(
+    Object.entries<Schema>(ofFields(fields, ...names)).map(([k, v]) => [`${k}?`, v]),
+  ) as Record<`${N}?`, Schema>;
 
 /** An object of known fields; a name ending in ? is optional. Unknown fields are errors. */
 export function object(fields: Record<string, Schema>): Schema {
@@ -82,11 +134,7 @@ export const nmRange: Schema = { type: 'array', items: needleNm, minItems: 2, ma
 export const thread = object({ tex, fibre: fibreId });
 export const bobbinMm = object({ od: above0(100), core: above0(100), width: above0(100) });
 export const machineFields = {
-  maxSpm: within(100, 10000),
-  idleMinSpm: within(0, 10000),
-  idleMaxSpm: within(0, 10000),
-  minSpi: spi,
-  maxSpi: spi,
+  ...ofFields(MACHINE, 'maxSpm', 'idleMinSpm', 'idleMaxSpm', 'minSpi', 'maxSpi'),
   modes: list(oneOf(MODES), { minItems: 1 }),
 };
 /** A sentence; `act` says what a person could do, `from` which criterion it belongs to. */

@@ -1,8 +1,8 @@
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 import { BOBBIN_KINDS } from './lists';
 
 /** Bobbins of one thread on the tray. */
-export const BOBBIN: readonly Field[] = [
+export const BOBBIN = [
   {
     id: 'kind',
     label: 'Wound here, or bought prewound',
@@ -27,4 +27,5 @@ export const BOBBIN: readonly Field[] = [
     range: [0, 10_000],
     usual: 1,
   },
-];
+] as const satisfies readonly Field[];
+export type BobbinFields = KeptOf<typeof BOBBIN>;

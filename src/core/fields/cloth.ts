@@ -1,28 +1,28 @@
 import { readBattingKind, readFabricKind } from '../exchange/words';
 import { battings } from '../tables/battings';
 import { fabrics } from '../tables/fabrics';
-import { choicesFrom, type Field } from './field';
+import { choicesFrom, type Field, type KeptOf } from './field';
 
-const name: Field = {
+const name = {
   id: 'name',
   label: 'Name',
   kind: 'text',
   most: 120,
   ask: 'Give it a name.',
   wide: true,
-};
+} as const satisfies Field;
 export const NAME = name;
-export const NOTES: Field = {
+export const NOTES = {
   id: 'notes',
   label: 'Notes',
   kind: 'long',
   most: 2000,
   mayBeEmpty: true,
   column: { label: 'Notes', also: ['note', 'remarks', 'comment', 'comments'] },
-};
+} as const satisfies Field;
 
 /** A fabric of the studio's own. */
-export const FABRIC: readonly Field[] = [
+export const FABRIC = [
   { ...name, column: { label: 'Name', also: ['fabric', 'cloth', 'product'], required: true } },
   {
     id: 'kind',
@@ -51,10 +51,11 @@ export const FABRIC: readonly Field[] = [
     },
   },
   NOTES,
-];
+] as const satisfies readonly Field[];
+export type FabricFields = KeptOf<typeof FABRIC>;
 
 /** A batting of the studio's own. */
-export const BATTING: readonly Field[] = [
+export const BATTING = [
   { ...name, column: { label: 'Name', also: ['batting', 'wadding', 'product'], required: true } },
   {
     id: 'kind',
@@ -117,4 +118,5 @@ export const BATTING: readonly Field[] = [
     column: { label: 'Shrinkage %', also: ['shrinkage', 'shrink'] },
   },
   NOTES,
-];
+] as const satisfies readonly Field[];
+export type BattingFields = KeptOf<typeof BATTING>;

@@ -1,11 +1,11 @@
 import { readFibre } from '../exchange/words';
 import { fibres } from '../tables/fibres';
-import { choicesFrom, choicesOf, type Field } from './field';
+import { choicesFrom, type Field, type KeptOf } from './field';
 import { BASES, CONE_ROLE_LABEL, CONE_ROLES, REMAINING_SOURCES, SHEENS } from './lists';
 import { NEEDLE_CHOICES, NO_SUCH_NEEDLE, readNeedleSize } from './needle';
 
 /** A cone on the shelf: what is kept of it, in the order of its columns. */
-export const CONE: readonly Field[] = [
+export const CONE = [
   {
     id: 'line',
     label: 'Thread line, as on the cone',
@@ -212,10 +212,11 @@ export const CONE: readonly Field[] = [
     mayBeEmpty: true,
     column: { label: 'Notes', also: ['note', 'remarks', 'comment', 'comments'] },
   },
-];
+] as const satisfies readonly Field[];
+export type ConeFields = KeptOf<typeof CONE>;
 
 /** What is left on a cone; kept by counts and the ledger, never edited as a field. */
-export const CONE_REMAINING: readonly Field[] = [
+export const CONE_REMAINING = [
   {
     id: 'remainingM',
     label: 'Metres left',
@@ -231,8 +232,9 @@ export const CONE_REMAINING: readonly Field[] = [
     id: 'remainingSource',
     label: 'How it was counted',
     kind: 'choice',
-    choices: choicesOf(Object.fromEntries(REMAINING_SOURCES.map((s) => [s, s]))),
+    choices: REMAINING_SOURCES.map((value) => ({ value, label: value })),
     ask: 'Weighed, logged or set.',
     optional: true,
   },
-];
+] as const satisfies readonly Field[];
+export type ConeRemaining = KeptOf<typeof CONE_REMAINING>;

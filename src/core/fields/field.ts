@@ -32,8 +32,8 @@ export interface FieldChoice<V extends string | number = string | number> {
 
 /**
  * One field of a thing the studio keeps, once for every floor: the form, its ranges and messages, the class that
- * checks what comes in, the columns of files, the workroom file and the panel all read it here. The database's column
- * and the type in `data/types` are written by hand and held to it by a test.
+ * checks what comes in, the columns of files, the workroom file and the panel all read it here. Its type is
+ * inferred from it; the database's column is written by hand and held to it by a test.
  */
 export interface Field {
   id: string;
@@ -56,6 +56,8 @@ export interface Field {
   /** A text that may be empty. */
   mayBeEmpty?: boolean;
   hint?: string;
+  /** What a choice that may be left out says while it is. */
+  none?: string;
   /** Takes a whole row of the form. */
   wide?: boolean;
   /** Words offered while typing. */
@@ -95,7 +97,7 @@ export const choicesOf = <T extends string>(labels: Readonly<Record<T, string>>)
   (Object.entries(labels) as [T, string][]).map(([value, label]) => ({ value, label }));
 
 /** Choices from the rows of a table of the core. */
-export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice[] =>
+export const choicesFrom = (rows: readonly { id: string; label: string }[]): FieldChoice<string>[] =>
   rows.map((r) => ({ value: r.id, label: r.label }));
 
 const NUMBERS: readonly FieldKind[] = ['number', 'whole', 'inches', 'mm', 'metres', 'grams', 'money'];
@@ -125,19 +127,23 @@ export function problemOf(f: Field, value: unknown): string | null {
 
 type ValueOf<F extends Field> = F['kind'] extends 'yes'
   ? boolean
-  : F['kind'] extends 'checks' | 'hexes'
-    ? string[]
-    : F['kind'] extends 'numbers'
-      ? F['count'] extends readonly [3, 3]
-        ? [number, number, number]
-        : number[]
-      : F['kind'] extends 'choice'
-        ? F['choices'] extends readonly FieldChoice<infer V>[]
-          ? V
-          : string
-        : F['kind'] extends 'text' | 'long' | 'hex' | 'day' | 'ref'
-          ? string
-          : number;
+  : F['kind'] extends 'checks'
+    ? F['choices'] extends readonly FieldChoice<infer V>[]
+      ? V[]
+      : string[]
+    : F['kind'] extends 'hexes'
+      ? string[]
+      : F['kind'] extends 'numbers'
+        ? F['count'] extends readonly [3, 3]
+          ? [number, number, number]
+          : number[]
+        : F['kind'] extends 'choice'
+          ? F['choices'] extends readonly FieldChoice<infer V>[]
+            ? V
+            : string
+          : F['kind'] extends 'text' | 'long' | 'hex' | 'day' | 'ref'
+            ? string
+            : number;
 
 /** The type of a thing kept, from its rows: what may be left out may be null. */
 export type KeptOf<Rows extends readonly Field[]> = {

@@ -1,28 +1,29 @@
 import { MODE_LABEL, MODES } from '../stitch/machine';
 import { FEET, FOOT_LABEL } from '../tables/techniques';
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 
-const spm = (id: string, label: string, noun: string, low: number, usual: number): Field => ({
-  id,
-  label,
-  noun,
-  kind: 'number',
-  range: [low, 10_000],
-  hint: 'stitches a minute',
-  usual,
-});
-const length = (
-  id: string,
-  kind: 'mm' | 'inches',
+const spm = <I extends string>(id: I, label: string, noun: string, low: number, usual: number) =>
+  ({
+    id,
+    label,
+    noun,
+    kind: 'number',
+    range: [low, 10_000],
+    hint: 'stitches a minute',
+    usual,
+  }) as const satisfies Field;
+const length = <I extends string, K extends 'mm' | 'inches'>(
+  id: I,
+  kind: K,
   label: string,
   noun: string,
   range: readonly [number, number],
   usual: number | null,
   hint: string = kind === 'mm' ? 'mm' : 'in',
-): Field => ({ id, label, noun, kind, range, hint, usual, optional: usual === null });
+) => ({ id, label, noun, kind, range, hint, usual }) as const satisfies Field;
 
 /** A machine and its frame, as the manual and a tape measure give them. */
-export const MACHINE: readonly Field[] = [
+export const MACHINE = [
   { id: 'name', label: 'Name', kind: 'text', most: 120, ask: 'Give the machine a name.', usual: '' },
   {
     id: 'shank',
@@ -85,15 +86,18 @@ export const MACHINE: readonly Field[] = [
     [0.05, 1],
     0.25,
   ),
-  length(
-    'couchingHoleMm',
-    'mm',
-    'Couching foot’s hole',
-    'The couching foot’s hole, mm,',
-    [0.5, 12],
-    null,
-    'mm, if it has one',
-  ),
+  {
+    ...length(
+      'couchingHoleMm',
+      'mm',
+      'Couching foot’s hole',
+      'The couching foot’s hole, mm,',
+      [0.5, 12],
+      null,
+      'mm, if it has one',
+    ),
+    optional: true,
+  },
   length('bobbinOdMm', 'mm', 'Bobbin, outside', 'The bobbin’s outer diameter, mm,', [5, 60], 25),
   length('bobbinCoreMm', 'mm', 'Bobbin, core', 'The bobbin’s core, mm,', [0.5, 59], 7.6),
   length('bobbinWidthMm', 'mm', 'Bobbin, inner width', 'The bobbin’s inner width, mm,', [2, 40], 10),
@@ -118,4 +122,5 @@ export const MACHINE: readonly Field[] = [
     'in across',
   ),
   { id: 'rollInThroat', label: 'The quilt’s roll lies inside the throat', kind: 'yes', usual: true },
-];
+] as const satisfies readonly Field[];
+export type MachineFields = KeptOf<typeof MACHINE>;

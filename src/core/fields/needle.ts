@@ -1,9 +1,9 @@
 import { EYES, NEEDLE_SIZES, POINT_LABEL, POINTS } from '../tables/needles';
-import type { Field, FieldChoice } from './field';
+import type { Field, FieldChoice, KeptOf } from './field';
 
 const sizes = NEEDLE_SIZES.map((s) => s.nm).join(', ');
 export const NO_SUCH_NEEDLE = `There is no such needle. Sizes: ${sizes}.`;
-export const NEEDLE_CHOICES: readonly FieldChoice[] = NEEDLE_SIZES.map((s) => ({
+export const NEEDLE_CHOICES: readonly FieldChoice<number>[] = NEEDLE_SIZES.map((s) => ({
   value: s.nm,
   label: `Nm ${s.nm} / US ${s.us}`,
 }));
@@ -16,7 +16,7 @@ export function readNeedleSize(text: string): number | null {
 }
 
 /** A kind of needle in the drawer. */
-export const NEEDLE: readonly Field[] = [
+export const NEEDLE = [
   {
     id: 'nm',
     label: 'Size',
@@ -66,4 +66,5 @@ export const NEEDLE: readonly Field[] = [
     usual: false,
     column: { label: 'Coated', also: ['coating', 'finish'] },
   },
-];
+] as const satisfies readonly Field[];
+export type NeedleFields = KeptOf<typeof NEEDLE>;

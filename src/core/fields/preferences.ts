@@ -1,11 +1,11 @@
 import { MARGIN_IN } from '../passes/passes';
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 import { NEEDLE_CHOICES, NO_SUCH_NEEDLE } from './needle';
 
 const PICK = 'Pick one of the two sides.';
 
 /** Questions good quilters answer differently: each side says what it does, and each changes an answer. */
-export const SCHOOLS: readonly Field[] = [
+export const SCHOOLS = [
   {
     id: 'units',
     kind: 'choice',
@@ -236,19 +236,19 @@ export const SCHOOLS: readonly Field[] = [
       { value: 'never', label: 'never', does: 'Crisp fabric; the quilt draws in at its first wash.' },
     ],
   },
-];
+] as const satisfies readonly Field[];
 
-const number = (
-  id: string,
+const number = <I extends string>(
+  id: I,
   label: string,
   noun: string,
   range: readonly [number, number],
   usual: number,
   hint: string,
-): Field => ({ id, label, noun, kind: 'number', range, usual, hint });
+) => ({ id, label, noun, kind: 'number', range, usual, hint }) as const satisfies Field;
 
 /** Thresholds, margins and times, with their units. */
-export const THRESHOLDS: readonly Field[] = [
+export const THRESHOLDS = [
   number('floorSpi', 'Floor of stitch length', 'The floor, stitches per inch,', [3, 20], 8, 'per inch'),
   number(
     'evenness',
@@ -285,10 +285,10 @@ export const THRESHOLDS: readonly Field[] = [
     0.9,
     'share of its life',
   ),
-];
+] as const satisfies readonly Field[];
 
 /** Asked for only where a school calls for them. */
-export const ONES: readonly Field[] = [
+export const ONES = [
   {
     id: 'oneNeedleNm',
     label: 'The trusted size',
@@ -305,7 +305,7 @@ export const ONES: readonly Field[] = [
     range: [3, 20],
     optional: true,
   },
-];
+] as const satisfies readonly Field[];
 
 export const WEEKDAYS = [
   'Monday',
@@ -318,7 +318,7 @@ export const WEEKDAYS = [
 ] as const;
 
 /** Everything the studio decides for itself. */
-export const PREFERENCES: readonly Field[] = [
+export const PREFERENCES = [
   { id: 'name', label: 'Studio', kind: 'text', most: 120, ask: 'Give the studio its name.' },
   { id: 'town', label: 'Town', kind: 'text', most: 120, mayBeEmpty: true },
   {
@@ -343,4 +343,5 @@ export const PREFERENCES: readonly Field[] = [
     ask: 'Give the hours of all seven days.',
     usual: [4, 4, 4, 4, 2, 0, 0],
   },
-];
+] as const satisfies readonly Field[];
+export type PreferenceFields = KeptOf<typeof PREFERENCES>;

@@ -10,7 +10,7 @@ import {
 } from './lists';
 import { CONDITION_KINDS } from '../tables/conditions';
 
-const three = (many: string, each: string) =>
+export const three = (many: string, each: string) =>
   ({
     kind: 'numbers',
     hint: 'edge; middle; edge: 52; 52 1/4; 52',

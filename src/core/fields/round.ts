@@ -1,7 +1,7 @@
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 
 /** What is noted of one test stitch besides how it looks. */
-export const ROUND: readonly Field[] = [
+export const ROUND = [
   {
     id: 'topGf',
     label: 'Top, g',
@@ -17,7 +17,8 @@ export const ROUND: readonly Field[] = [
     range: [3, 150],
   },
   { id: 'note', label: 'Note', kind: 'text', most: 1000, mayBeEmpty: true },
-];
+] as const satisfies readonly Field[];
+export type RoundFields = KeptOf<typeof ROUND>;
 
 /** What else is seen of a test stitch, besides the thread: signs of the fault tables, under a short name. */
 export const SEEN_LABEL = {

@@ -1,9 +1,9 @@
 import { NAME, NOTES } from './cloth';
-import { choicesOf, type Field } from './field';
+import { choicesOf, type Field, type KeptOf } from './field';
 import { RULER_SHAPE_LABEL } from './lists';
 
 /** A ruler or template. */
-export const RULER: readonly Field[] = [
+export const RULER = [
   NAME,
   {
     id: 'shape',
@@ -32,4 +32,5 @@ export const RULER: readonly Field[] = [
     hint: 'in, for arcs and circles',
   },
   NOTES,
-];
+] as const satisfies readonly Field[];
+export type RulerFields = KeptOf<typeof RULER>;

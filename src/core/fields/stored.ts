@@ -1,4 +1,4 @@
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 
 /** One value as it is kept: texts without blanks round them, colours in small letters, what was not given as nothing. */
 function kept(f: Field, value: unknown): unknown {
@@ -17,8 +17,10 @@ function kept(f: Field, value: unknown): unknown {
 }
 
 /** A checked form as the row that is stored: the fields of its table and nothing else. */
-export const stored = (fields: readonly Field[], form: object): Record<string, unknown> =>
-  Object.fromEntries(fields.map((f) => [f.id, kept(f, (form as Record<string, unknown>)[f.id])]));
+export const stored = <const R extends readonly Field[]>(fields: R, form: object): KeptOf<R> =>
+  Object.fromEntries(
+    fields.map((f) => [f.id, kept(f, (form as Record<string, unknown>)[f.id])]),
+  ) as KeptOf<R>;
 
 /** What a new one begins with. */
 export const usualValues = (fields: readonly Field[]): Record<string, unknown> =>

@@ -1,8 +1,8 @@
 import { NAME, NOTES } from './cloth';
-import type { Field } from './field';
+import type { Field, KeptOf } from './field';
 
 /** A yarn that is couched. Its thickness is measured by winding it round a ruler, see `readLengthMm`. */
-export const YARN: readonly Field[] = [
+export const YARN = [
   NAME,
   { id: 'hex', label: 'Colour', kind: 'hex', optional: true },
   {
@@ -42,4 +42,5 @@ export const YARN: readonly Field[] = [
     optional: true,
   },
   NOTES,
-];
+] as const satisfies readonly Field[];
+export type YarnFields = KeptOf<typeof YARN>;

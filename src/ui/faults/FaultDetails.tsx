@@ -4,11 +4,13 @@ import { useCallback } from 'react';
 import { Controller } from 'react-hook-form';
 import type { NotedFault } from '@/actions/faults';
 import { doors } from '@/actions/doors';
+import { FAULT } from '@/core/fields/fault';
 import type { FaultWay } from '@/core/fields/lists';
 import { signs } from '@/core/tables/symptoms';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { Problems } from '@/ui/kit/Problems';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { Taps } from '@/ui/kit/Taps';
@@ -26,20 +28,11 @@ export interface Said {
   zoneId: string | null;
 }
 
-const place = (zones: readonly Zone[]): readonly FieldSpec[] => [
-  {
-    name: 'zoneId',
-    label: 'Zone',
-    kind: 'choice',
-    options: [
-      { value: '-', label: 'by the place' },
-      ...zones.map((z) => ({ value: z.id, label: `${z.letter}, ${z.name}` })),
-    ],
-  },
-  { name: 'pass', label: 'Pass', kind: 'number' },
-  { name: 'xIn', label: 'From the left', kind: 'number', hint: 'in' },
-  { name: 'yIn', label: 'From the top', kind: 'number', hint: 'in' },
-];
+const place = (zones: readonly Zone[]): readonly FieldSpec[] =>
+  formFields(
+    FAULT.filter((f) => f.id !== 'note'),
+    { pick: { zoneId: zones.map((z) => ({ value: z.id, label: `${z.letter}, ${z.name}` })) } },
+  );
 /** A page below may have a note of its own: names within it must differ. */
 const NOTE: FieldSpec = { name: 'faultNote', label: 'Note', kind: 'long' };
 const HELD: readonly FieldSpec[] = [

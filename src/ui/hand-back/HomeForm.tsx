@@ -2,16 +2,15 @@
 import { useRouter } from 'next/navigation';
 import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
-import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
+import { WAIVED } from '@/core/fields/hand-back';
+import { fromForm } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { Problems } from '@/ui/kit/Problems';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
 
-const WAIVER: readonly FieldSpec[] = [
-  { name: 'waivedBy', label: 'Decided by', kind: 'text', hint: 'your name' },
-  { name: 'waivedWhy', label: 'Why', kind: 'text', hint: 'a word for the record' },
-];
+const WAIVER = formFields(WAIVED);
 
 /** The last act: it goes home, or comes back to the Rack. With a fault open only by name. */
 export function HomeForm({

@@ -2,7 +2,9 @@
 import { useRouter } from 'next/navigation';
 import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
+import { CAME_OUT } from '@/core/fields/hand-back';
 import { type FieldSpec, fromForm } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { Problems } from '@/ui/kit/Problems';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { toast } from '@/ui/kit/toast';
@@ -22,7 +24,8 @@ const MEASURES: readonly FieldSpec[] = SIDES.flatMap((side) =>
     hint: 'in',
   })),
 );
-const WORD: FieldSpec = { name: 'word', label: 'What worked, and what you would do otherwise', kind: 'long' };
+const [, , WORD_FIELD] = CAME_OUT;
+const [WORD] = formFields([WORD_FIELD]) as [FieldSpec];
 const SPECS = [...MEASURES, WORD];
 
 /** How it came out: three widths, three lengths, and a word for the next one like it. */

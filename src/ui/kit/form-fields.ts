@@ -2,7 +2,7 @@ import { type Field, problemOf } from '@/core/fields/field';
 import type { FieldSpec } from './field-spec';
 
 type Option = { value: string; label: string };
-const NOT_GIVEN: Option = { value: '-', label: 'none given' };
+const notGiven = (label = 'none given'): Option => ({ value: '-', label });
 const OF: Partial<Record<Field['kind'], FieldSpec['kind']>> = {
   whole: 'number',
   day: 'date',
@@ -16,7 +16,12 @@ const OF: Partial<Record<Field['kind'], FieldSpec['kind']>> = {
  */
 export const formFields = (
   fields: readonly Field[],
-  of: { pick?: Readonly<Record<string, readonly Option[]>>; currency?: string } = {},
+  of: {
+    pick?: Readonly<Record<string, readonly Option[]>>;
+    /** What is said while nothing is picked, where the field’s own word will not do. */
+    none?: Readonly<Record<string, string>>;
+    currency?: string;
+  } = {},
 ): FieldSpec[] =>
   fields
     .filter((f) => f.onForm !== false && (f.kind !== 'numbers' || f.count?.[1] === 3))
@@ -31,6 +36,6 @@ export const formFields = (
         wide: f.wide,
         suggest: f.suggest,
         ...(f.kind === 'money' ? { currency: of.currency ?? 'EUR' } : {}),
-        options: choices && [...(f.optional ? [NOT_GIVEN] : []), ...choices],
+        options: choices && [...(f.optional ? [notGiven(of.none?.[f.id] ?? f.none)] : []), ...choices],
       };
     });

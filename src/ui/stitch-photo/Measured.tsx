@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { doors } from '@/actions/doors';
 import type { stitchesBetween } from '@/core/photo/corrected';
 import type { StitchReading } from '@/core/photo/stitch-photo';
+import { MEASURED, measuredWords } from '@/core/fields/measured';
+import { stored } from '@/core/fields/stored';
 import { otherWords } from '@/core/photo/other-share';
 import { proven } from '@/core/source/known';
 import type { TestRound } from '@/data/types';
@@ -23,7 +25,6 @@ const TRUST = {
   look: 'Look at the marks before you rely on it.',
   cannot: 'No number can be taken from this.',
 } as const;
-const mm = (x: number) => `${x.toFixed(1)} mm`;
 
 /** The stitches of the line in numbers, how far to rely on them, and the way to keep them with a test. */
 export function Measured({
@@ -54,15 +55,7 @@ export function Measured({
     <section aria-label="What was measured" className="mt-3 border-t-2 border-ink pt-2">
       {told ? (
         <dl className="flex flex-wrap gap-x-8 gap-y-2">
-          {(
-            [
-              ['Stitches per inch', told.spi.toFixed(1)],
-              ['Uneven by', `${told.cvPct.toFixed(0)} %`],
-              ['Longest', mm(told.longestMm)],
-              ['Shortest', mm(told.shortestMm)],
-              ['Counted', `${told.stitches} on ${(told.stitches / told.spi).toFixed(1)} in`],
-            ] as const
-          ).map(([k, v], i) => (
+          {measuredWords(told).map(([k, v], i) => (
             <div key={k}>
               <dt className="text-13 text-ink2">{k}</dt>
               <dd className={i === 0 ? 'text-32 leading-none font-bold' : 'text-20'}>
@@ -112,14 +105,8 @@ export function Measured({
               send({
                 roundId: round,
                 measured: {
-                  spi: told.spi,
-                  cvPct: told.cvPct,
-                  longestMm: told.longestMm,
-                  shortestMm: told.shortestMm,
-                  stitches: told.stitches,
+                  ...stored(MEASURED, { ...told, otherShare: answer.otherShare, corrected }),
                   trust: corrected || answer.trust === 'good' ? 'good' : 'look',
-                  corrected,
-                  otherShare: answer.otherShare,
                 },
               })
             }

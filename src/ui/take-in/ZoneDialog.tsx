@@ -3,71 +3,25 @@ import { useMemo } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
 import { doors } from '@/actions/doors';
-import { WISH_LABEL } from '@/core/fields/lists';
-import { features } from '@/core/tables/features';
+import { ZONE, ZONE_FEATURES } from '@/core/fields/zone';
 import { techniques } from '@/core/tables/techniques';
 import type { StudioFabric, Yarn, Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Modal } from '@/ui/kit/Modal';
 import { Problems } from '@/ui/kit/Problems';
 import { type FieldSpec, fromForm, toForm, type Values } from '@/ui/kit/field-spec';
+import { formFields } from '@/ui/kit/form-fields';
 import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { ClothFields, type ClothSaid, clothSent } from './ClothFields';
 
 const couches = new Set(techniques.rows.filter((t) => t.couches).map((t) => t.id));
 /** What is asked of a zone; the yarn only where one is laid. */
-const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] => [
-  { name: 'name', label: 'Zone', kind: 'text' },
-  {
-    name: 'technique',
-    label: 'Technique',
-    kind: 'choice',
-    options: techniques.rows.map((t) => ({ value: t.id, label: t.label })),
-  },
-  { name: 'spacingIn', label: 'Spacing', kind: 'inches', hint: 'in or cm' },
-  { name: 'smallestRadiusIn', label: 'Smallest curve', kind: 'inches', hint: 'in, if you know it' },
-  { name: 'lengthIn', label: 'Length of the lines', kind: 'inches', hint: 'in, for ditch and outline' },
-  {
-    name: 'visibility',
-    label: 'The quilting should',
-    kind: 'choice',
-    options: Object.entries(WISH_LABEL).map(([value, label]) => ({ value, label })),
-  },
-  {
-    name: 'yarnId',
-    label: 'Yarn that is laid',
-    kind: 'choice',
-    when: (v) => couches.has(String(v.technique)),
-    options: [
-      { value: '-', label: yarns.length > 0 ? 'not picked yet' : 'none on the shelf yet: Workroom, Yarn' },
-      ...yarns.map((y) => ({ value: y.id, label: y.name })),
-    ],
-  },
-  {
-    name: 'softness',
-    label: 'It should stay',
-    kind: 'choice',
-    options: [
-      { value: '-', label: 'not said' },
-      { value: 'soft', label: 'soft' },
-      { value: 'usual', label: 'as usual' },
-      { value: 'firm', label: 'firm' },
-    ],
-  },
-  {
-    name: 'retraced',
-    label: 'Passes over each line',
-    kind: 'number',
-    hint: 'when on purpose more than one',
-  },
-  {
-    name: 'features',
-    label: 'What else is in it',
-    kind: 'checks',
-    options: features.rows.map((f) => ({ value: f.id, label: f.label })),
-  },
-];
+const fieldsFor = (yarns: readonly Yarn[]): readonly FieldSpec[] =>
+  formFields([...ZONE, ZONE_FEATURES], {
+    pick: { yarnId: yarns.map((y) => ({ value: y.id, label: y.name })) },
+    none: { yarnId: yarns.length > 0 ? 'not picked yet' : 'none on the shelf yet: Workroom, Yarn' },
+  }).map((s) => (s.name === 'yarnId' ? { ...s, when: (v) => couches.has(String(v.technique)) } : s));
 
 /** A zone: what is stitched there, how far apart, on which cloths. */
 export function ZoneDialog({
