@@ -124,16 +124,6 @@ export const PartOf = (form: () => new () => object): Rule =>
     Type(form) as Rule,
     ValidateNested() as Rule,
   );
-/** A measure taken in three places, inches. */
-export const ThreeOf = (many: string, each: string): Rule => {
-  const three = { message: `Measure three ${many}.` };
-  return all(
-    IsArray(three),
-    ArrayMinSize(3, three),
-    ArrayMaxSize(3, three),
-    EachNum(4, 200, `Each ${each}, in inches,`),
-  );
-};
 const HEX = /^#[0-9a-f]{6}$/i;
 const WRITE_HEX = 'Write the colour as six digits, such as #6e3b63.';
 export const Hex = (): Rule => all(Matches(HEX, { message: WRITE_HEX }));

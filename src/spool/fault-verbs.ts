@@ -1,7 +1,7 @@
 import { diagnose, faultBook, type FaultEpisode, type FaultEvidence } from '@/core/faults/diagnose';
 import { CoreError } from '@/core/notes';
 import { stitchPhoto } from '@/core/photo/stitch-photo';
-import type { Spot } from '@/core/photo/strip';
+import type { XY } from '@/core/geometry/polygon';
 import * as s from './schema-parts';
 import { type Verb, verb } from './verb';
 
@@ -87,7 +87,7 @@ export const FAULT_VERBS: Record<string, Verb> = {
       trust: s.oneOf(['good', 'look', 'cannot']),
       'other?': s.answer({ stitches: s.num, spi: s.num, meanMm: s.num, cvPct: s.num }),
     }),
-    (ask: { widthPx: number; heightPx: number; grayBase64: string; mmPerPx: number; path: Spot[] }) => {
+    (ask: { widthPx: number; heightPx: number; grayBase64: string; mmPerPx: number; path: XY[] }) => {
       const pixels = ask.widthPx * ask.heightPx;
       if (pixels > MOST_PIXELS)
         throw new CoreError(

@@ -1,13 +1,13 @@
 import { CoreError } from '@/core/notes';
 import { otherShare } from '@/core/photo/other-share';
 import { type StitchPhoto, stitchPhoto } from '@/core/photo/stitch-photo';
-import type { Spot } from '@/core/photo/strip';
+import type { XY } from '@/core/geometry/polygon';
 
 /** A picture with its scale and the line drawn along the stitches. */
 export interface MeasureRequest {
   picture: ImageBitmap;
   mmPerPx: number;
-  path: readonly Spot[];
+  path: readonly XY[];
   /** The colours of the face’s own thread and the other one. */
   own: string | null;
   other: string | null;

@@ -23,7 +23,6 @@ export const RULER_SHAPE_LABEL: Record<RulerShape, string> = {
 };
 
 export const BOBBIN_KINDS = ['wound', 'prewound'] as const;
-export type BobbinKind = (typeof BOBBIN_KINDS)[number];
 
 /** How what remains on a cone is known. */
 export const REMAINING_SOURCES = ['weighed', 'logged', 'set'] as const;

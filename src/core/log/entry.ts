@@ -1,6 +1,6 @@
 import type { EntryFields, EntryHead } from '../fields/entry';
 import type { FootId } from '../tables/techniques';
-export { LOG_KINDS, type LogKind, type Setting, SETTINGS } from './kinds';
+export { LOG_KINDS, type LogKind, type Setting } from './kinds';
 
 /** What was set at the machine, by what was set; lengths and speeds in inches, tensions in gf, threads by their cones. */
 export interface Settings {

@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '../units/length';
-import type { Spot } from './strip';
+import type { XY } from '../geometry/polygon';
 
 export interface Stitches {
   stitches: number;
@@ -13,7 +13,7 @@ export interface Stitches {
  * Stitches between holes as they lie in the picture, after one was moved, put in or taken out by hand.
  * Null with fewer than three holes. @param mmPerPx above 0.
  */
-export function stitchesBetween(holes: readonly Spot[], mmPerPx: number): Stitches | null {
+export function stitchesBetween(holes: readonly XY[], mmPerPx: number): Stitches | null {
   if (holes.length < 3) return null;
   const lengths = holes
     .slice(1)

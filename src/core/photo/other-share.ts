@@ -1,5 +1,5 @@
 import { deltaE, labOf } from '../colour/delta-e';
-import type { Spot } from './strip';
+import type { XY } from '../geometry/polygon';
 
 /** A colour picture, four bytes a pixel. */
 export interface ColourPicture {
@@ -37,7 +37,7 @@ const hexAt = (p: ColourPicture, x: number, y: number): string => {
 export function otherShare(
   picture: ColourPicture,
   mmPerPx: number,
-  holes: readonly Spot[],
+  holes: readonly XY[],
   own: string,
   other: string,
 ): number | null {

@@ -1,6 +1,7 @@
 import { CoreError } from '../notes';
 import { MM_PER_INCH } from '../units/length';
-import { type GreyPicture, profileAlong, smoothed, type Spot } from './strip';
+import type { XY } from '../geometry/polygon';
+import { type GreyPicture, profileAlong, smoothed } from './strip';
 
 /** One way to read the line: its stitches and where their holes lie. */
 export interface StitchReading {
@@ -14,7 +15,7 @@ export interface StitchReading {
   /** Where each hole lies along the line, mm from the first. */
   boundariesMm: number[];
   /** The same holes in the picture, px. */
-  spots: Spot[];
+  spots: XY[];
 }
 
 export interface StitchPhoto extends StitchReading {
@@ -61,7 +62,7 @@ const FEWEST_STITCHES = 4;
  * line is drawn roughly along the thread, from the first hole to the last.
  * @throws CoreError `no-line` with fewer than two points, `no-scale`, `off-picture`, `bad-picture`.
  */
-export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonly Spot[]): StitchPhoto {
+export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonly XY[]): StitchPhoto {
   const { width, height, grey } = picture;
   if (!(mmPerPx > 0) || !Number.isFinite(mmPerPx))
     throw new CoreError(
@@ -134,7 +135,7 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
 }
 
 /** A row of holes, in steps along the line, as stitches. */
-function readingOf(holes: readonly number[], stepMm: number, spots: readonly Spot[]): StitchReading {
+function readingOf(holes: readonly number[], stepMm: number, spots: readonly XY[]): StitchReading {
   const mm = holes.map((s) => s * stepMm);
   const lengths = mm.slice(1).map((x, i) => x - mm[i]!);
   const n = lengths.length;

@@ -1,11 +1,10 @@
+import type { XY } from '../geometry/polygon';
 /** A grey picture, 0 (black) to 255, row by row. */
 export interface GreyPicture {
   width: number;
   height: number;
   grey: ArrayLike<number>;
 }
-
-export type Spot = readonly [x: number, y: number];
 
 /** A line of stitches laid straight: how much its thread stands out from the cloth, step by step. */
 export interface Profile {
@@ -15,7 +14,7 @@ export interface Profile {
    */
   bands: Float64Array[];
   /** Where each step lies in the picture, px. */
-  spots: Spot[];
+  spots: XY[];
   /** Millimetres from step to step, along the thread. */
   stepMm: number;
   lengthMm: number;
@@ -53,11 +52,11 @@ function bilinear({ width, height, grey }: GreyPicture, x: number, y: number): n
 }
 
 /** A polyline in even steps. */
-function evenly(path: readonly Spot[], step: number): Spot[] {
+function evenly(path: readonly XY[], step: number): XY[] {
   const lengths = path.slice(1).map((p, i) => Math.hypot(p[0] - path[i]![0], p[1] - path[i]![1]));
   const total = lengths.reduce((a, b) => a + b, 0);
   const count = Math.max(2, Math.round(total / step) + 1);
-  const spots: Spot[] = [];
+  const spots: XY[] = [];
   let [leg, gone] = [0, 0];
   for (let k = 0; k < count; k++) {
     const at = (total * k) / (count - 1);
@@ -83,7 +82,7 @@ export function smoothed(values: ArrayLike<number>, half: number): Float64Array 
   return out;
 }
 
-const normals = (spots: readonly Spot[]): Spot[] =>
+const normals = (spots: readonly XY[]): XY[] =>
   spots.map((_, i) => {
     const [a, b] = [spots[Math.max(0, i - 3)]!, spots[Math.min(spots.length - 1, i + 3)]!];
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
@@ -94,7 +93,7 @@ const normals = (spots: readonly Spot[]): Spot[] =>
  * Follows the thread near a line drawn roughly along it, and reads how much it stands out from the cloth beside it.
  * The line drawn runs from the first hole to the last; mmPerPx is the picture's scale.
  */
-export function profileAlong(picture: GreyPicture, mmPerPx: number, path: readonly Spot[]): Profile {
+export function profileAlong(picture: GreyPicture, mmPerPx: number, path: readonly XY[]): Profile {
   const drawn = evenly(path, STEP_PX);
   const beside = Math.max(4, Math.round(BESIDE_MM / mmPerPx));
   const offsets = Array.from({ length: 2 * beside + 1 }, (_, i) => i - beside);
@@ -113,7 +112,7 @@ export function profileAlong(picture: GreyPicture, mmPerPx: number, path: readon
     drawn.reduce((sum, _, s) => sum + Math.max(...calm.map((r) => sign * (r[s]! - cloth[s]!))), 0);
   const sign = energy(1) >= energy(-1) ? 1 : -1;
   const line = followed(calm, cloth, sign, Math.max(1, Math.round(NODE_MM / mmPerPx / STEP_PX)));
-  const spots = drawn.map<Spot>(([x, y], i) => [
+  const spots = drawn.map<XY>(([x, y], i) => [
     x + across[i]![0] * (line[i]! - beside),
     y + across[i]![1] * (line[i]! - beside),
   ]);

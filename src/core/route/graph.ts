@@ -1,8 +1,8 @@
-export type Point = readonly [number, number];
+import type { XY } from '../geometry/polygon';
 
 /** A graph of places and the lines between them. */
 export interface Graph {
-  points: Point[];
+  points: XY[];
   edges: { u: number; v: number; lengthIn: number }[];
 }
 

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { CoreError } from '../notes';
 import { cheapestPairing, EXACT_ODD } from './pairing';
-import { type Point, route, type RouteRequest } from './route';
+import { route, type RouteRequest } from './route';
+import type { XY } from '../geometry/polygon';
 
-const line = (...points: Point[]) => points.slice(1).map((b, i) => ({ a: points[i]!, b }));
-const key = (a: Point, b: Point) => [a.join(), b.join()].sort().join(' ');
+const line = (...points: XY[]) => points.slice(1).map((b, i) => ({ a: points[i]!, b }));
+const key = (a: XY, b: XY) => [a.join(), b.join()].sort().join(' ');
 
 /** Every edge is sewn, every step lies along an edge, and the sums are what the paths say. */
 function sound(request: RouteRequest) {
@@ -45,7 +46,7 @@ test('a short spur is sewn there and back, a long one begun anew', () => {
 test('lines that run off the edge begin there for nothing', () => {
   const edges = [0, 2, 4, 6].flatMap((x) => line([x, 0], [x, 5], [x, 10]));
   const rungs = [...edges, ...line([0, 5], [2, 5], [4, 5], [6, 5])];
-  const free = [0, 2, 4, 6].flatMap((x): Point[] => [
+  const free = [0, 2, 4, 6].flatMap((x): XY[] => [
     [x, 0],
     [x, 10],
   ]);
@@ -63,8 +64,8 @@ test('straight on is preferred at a crossing', () => {
 test('the ditch of a grid of blocks: proven cheapest', () => {
   const n = 4;
   const edges = Array.from({ length: n + 1 }, (_, i) => [
-    ...line(...Array.from({ length: n + 1 }, (_x, k): Point => [k * 6, i * 6])),
-    ...line(...Array.from({ length: n + 1 }, (_x, k): Point => [i * 6, k * 6])),
+    ...line(...Array.from({ length: n + 1 }, (_x, k): XY => [k * 6, i * 6])),
+    ...line(...Array.from({ length: n + 1 }, (_x, k): XY => [i * 6, k * 6])),
   ]).flat();
   expect(sound({ edges }).exact).toBe(true);
 });
@@ -82,7 +83,7 @@ test('any lines: sound, and never dearer than beginning each anew', () => {
         .map((l) => l.filter(([a, b]) => a.join() !== b.join())),
       (lines) => {
         if (lines.length === 0) return;
-        const r = sound({ edges: lines.map(([a, b]) => ({ a: a as Point, b: b as Point })) });
+        const r = sound({ edges: lines.map(([a, b]) => ({ a: a as XY, b: b as XY })) });
         expect(8 * r.starts + r.againIn).toBeLessThanOrEqual(8 * lines.length + 1e-9);
       },
     ),

@@ -1,21 +1,20 @@
 import { CoreError } from '../notes';
 import { eulerPaths } from './euler';
-import { besideOf, type Graph, type Point } from './graph';
+import type { XY } from '../geometry/polygon';
+import { besideOf, type Graph } from './graph';
 import { cheapestPairing } from './pairing';
-
-export type { Point } from './graph';
 
 export interface RouteRequest {
   /** Lines to sew, inches. */
-  edges: readonly { a: Point; b: Point }[];
+  edges: readonly { a: XY; b: XY }[];
   /** What a start costs, in inches of sewing; half of it falls to each end. */
   startCostIn?: number;
   /** Places where a line may begin or end for nothing: the quilt's own edge. */
-  freeEnds?: readonly Point[];
+  freeEnds?: readonly XY[];
 }
 
 export interface Route {
-  paths: { points: Point[] }[];
+  paths: { points: XY[] }[];
   starts: number;
   /** Everything sewn, and what of it is sewn again, inches. */
   sewnIn: number;
@@ -29,9 +28,9 @@ const START_COST_IN = 8;
 const SAME_IN = 1e-4;
 
 function graphOf(edges: RouteRequest['edges']): Graph {
-  const points: Point[] = [];
+  const points: XY[] = [];
   const at = new Map<string, number>();
-  const place = (p: Point): number => {
+  const place = (p: XY): number => {
     const [x, y] = [Math.round(p[0] / SAME_IN), Math.round(p[1] / SAME_IN)];
     for (const dx of [0, -1, 1])
       for (const dy of [0, -1, 1]) {

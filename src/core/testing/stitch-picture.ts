@@ -1,4 +1,4 @@
-import type { Spot } from '../photo/strip';
+import type { XY } from '../geometry/polygon';
 import { gaussian, seeded } from './fault-world';
 
 export interface StitchPictureKind {
@@ -98,7 +98,7 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
   blurred.forEach((v, n) => {
     grey[n] = Math.min(255, Math.max(0, Math.round(v + kind.noise * gaussian(random))));
   });
-  const spot = (s: number, stray: number): Spot => [
+  const spot = (s: number, stray: number): XY => [
     (margin + s * Math.cos(angle)) / kind.mmPerPx,
     (y0 + s * Math.sin(angle)) / kind.mmPerPx + stray,
   ];

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef } from 'react';
 import { averageHex } from '@/core/colour/average';
+import { PictureWithMarks, PlacedMark } from '@/ui/kit/PictureWithMarks';
 import type { ReadPhoto } from '@/workers/read-photo';
 
 /** A place on a photograph, both shares 0–1 of its sides. */
@@ -52,42 +53,25 @@ export function Photo({
     const at = { x: Math.min(1, Math.max(0, to.x)), y: Math.min(1, Math.max(0, to.y)) };
     if (pixels.current) onSpot(at, colourAt(pixels.current, photo, at));
   };
-  const keys: Record<string, () => void> = {
-    ArrowLeft: () => move({ ...spot, x: spot.x - STEP }),
-    ArrowRight: () => move({ ...spot, x: spot.x + STEP }),
-    ArrowUp: () => move({ ...spot, y: spot.y - STEP }),
-    ArrowDown: () => move({ ...spot, y: spot.y + STEP }),
-    Enter: onTake,
-  };
   return (
-    <button
-      type="button"
-      aria-label="Photograph: press to move the mark, or use the arrow keys; Enter takes the colour there"
-      className="relative block cursor-crosshair border"
-      onClick={(e) => {
-        if (e.detail === 0) return;
-        const box = e.currentTarget.getBoundingClientRect();
-        move({ x: (e.clientX - box.left) / box.width, y: (e.clientY - box.top) / box.height });
-      }}
-      onKeyDown={(e) => {
-        const act = keys[e.key];
-        if (!act) return;
-        e.preventDefault();
-        act();
-      }}
+    <PictureWithMarks
+      picture={{ url, width: photo.width, height: photo.height }}
+      label="Photograph: press to move the mark, or use the arrow keys; Enter takes the colour there"
+      className="block max-h-[300px] max-w-full cursor-crosshair touch-none border"
+      onPress={([x, y]) => move({ x: x / photo.width, y: y / photo.height })}
     >
-      {/* eslint-disable-next-line @next/next/no-img-element -- a picture that only lives in this window */}
-      <img src={url} alt="" className="block max-h-[300px] max-w-full" />
-      <svg
-        aria-hidden
-        className="pointer-events-none absolute size-7 -translate-x-1/2 -translate-y-1/2"
-        style={{ left: `${spot.x * 100}%`, top: `${spot.y * 100}%` }}
-        viewBox="-14 -14 28 28"
+      <PlacedMark
+        at={[spot.x * photo.width, spot.y * photo.height]}
+        label="The mark"
+        step={STEP * photo.width}
+        reach={24}
+        onMove={([x, y]) => move({ x: x / photo.width, y: y / photo.height })}
+        onTake={onTake}
       >
-        <circle r="9" fill="none" stroke="#fffefb" strokeWidth="4.5" />
-        <circle r="9" fill="none" stroke="#20262b" strokeWidth="2" />
-      </svg>
-    </button>
+        <circle r={18} fill="none" stroke="#fffefb" strokeWidth={9} />
+        <circle r={18} fill="none" stroke="#20262b" strokeWidth={4} />
+      </PlacedMark>
+    </PictureWithMarks>
   );
 }
 

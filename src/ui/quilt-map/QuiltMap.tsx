@@ -1,4 +1,5 @@
 import { Link } from '@/ui/kit/Link';
+import type { XY } from '@/core/geometry/polygon';
 import type { Fault, Zone } from '@/data/types';
 import { hatchTile } from './hatch';
 import { spotIn, zonePath } from './outline';
@@ -29,6 +30,9 @@ export interface QuiltMapProps {
   idPrefix: string;
   children?: React.ReactNode;
 }
+
+/** A map as data: what lies over it is its children, drawn in inches. */
+export type DrawnMap = Omit<QuiltMapProps, 'hrefOf' | 'children'>;
 
 const MARGIN_IN = { left: 3, right: 8, top: 2, bottom: 2 };
 
@@ -389,6 +393,18 @@ export function Pin({
       </text>
     </g>
   );
+}
+
+/** A path over the map, inches; where two points lie further apart than `liftIn` the needle was up. */
+export function PathLayer({ path, liftIn }: { path: readonly XY[]; liftIn: number }) {
+  const d = path
+    .map((p, i) => {
+      const before = path[i - 1];
+      const lifted = !before || Math.hypot(p[0] - before[0], p[1] - before[1]) > liftIn;
+      return `${lifted ? 'M' : 'L'}${p[0]} ${p[1]}`;
+    })
+    .join('');
+  return <path d={d} fill="none" stroke="var(--madder)" strokeWidth={0.35} className="pointer-events-none" />;
 }
 
 /** Something that was there when the quilt arrived: a diamond with its number. */

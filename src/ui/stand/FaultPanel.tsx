@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { LogEntry } from '@/core/log/entry';
 import { SignPicture } from '@/ui/faults/SignPicture';
 import { Big } from './Big';
+import { type DrawnMap, QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandPanel } from './StandPanel';
 
 export interface Sign {
@@ -20,7 +21,7 @@ export function FaultPanel({
 }: {
   signs: readonly Sign[];
   more: readonly Sign[];
-  map: React.ReactNode;
+  map: DrawnMap;
   onClose: () => void;
   onFault: (part: Partial<LogEntry>) => void;
 }) {
@@ -60,7 +61,7 @@ export function FaultPanel({
             onFault({ symptoms: [sign.id], xIn: Math.round(p.x * 10) / 10, yIn: Math.round(p.y * 10) / 10 });
           }}
         >
-          {map}
+          <QuiltMap {...map} />
         </div>
         <Big look="act" label="Somewhere in this step" onClick={() => onFault({ symptoms: [sign.id] })} />
       </div>

@@ -3,6 +3,7 @@ import dynamic from 'next/dynamic';
 import { patiently } from '@/ui/kit/patiently';
 import { useState } from 'react';
 import { LIFT_IN, type LinkEvent } from '@/core/stand-in/longarm';
+import { type DrawnMap, PathLayer, QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { Taps } from '@/ui/kit/Taps';
 import { Big } from './Big';
 import type { ShownStep } from './stand-facts';
@@ -37,7 +38,7 @@ export function MachinePanel({
   quiltId: string;
   step: ShownStep | null;
   longarm: ReturnType<typeof useLongarm>;
-  map: React.ReactNode;
+  map: DrawnMap;
   onStart: () => void;
   onClose: () => void;
 }) {
@@ -84,8 +85,9 @@ export function MachinePanel({
       )}
       <div className="mt-4 flex flex-wrap items-start gap-6">
         <div className="relative">
-          {map}
-          <PathOnMap path={state.path} />
+          <QuiltMap {...map}>
+            <PathLayer path={state.path} liftIn={LIFT_IN} />
+          </QuiltMap>
         </div>
         <div>
           <dl className="grid grid-cols-2 gap-x-8 gap-y-3">
@@ -117,34 +119,5 @@ export function MachinePanel({
         </div>
       </div>
     </StandPanel>
-  );
-}
-
-/** The sewn path, laid into the map’s own drawing. */
-function PathOnMap({ path }: { path: readonly (readonly [number, number])[] }) {
-  const d = path
-    .map((p, i) => {
-      const before = path[i - 1];
-      const lifted = !before || Math.hypot(p[0] - before[0], p[1] - before[1]) > LIFT_IN;
-      return `${lifted ? 'M' : 'L'}${p[0]} ${p[1]}`;
-    })
-    .join('');
-  return (
-    <span
-      ref={(el) => {
-        const svg = el?.parentElement?.querySelector('svg');
-        if (!svg) return;
-        let line = svg.querySelector<SVGPathElement>('path[data-sewn]');
-        if (!line) {
-          line = document.createElementNS('http://www.w3.org/2000/svg', 'path');
-          line.setAttribute('data-sewn', '');
-          line.setAttribute('fill', 'none');
-          line.setAttribute('stroke', '#a8382a');
-          line.setAttribute('stroke-width', '0.35');
-          svg.appendChild(line);
-        }
-        line.setAttribute('d', d);
-      }}
-    />
   );
 }

@@ -18,6 +18,7 @@ import { AdvancePanel } from './AdvancePanel';
 import { AwayPanel } from './AwayPanel';
 import { Big } from './Big';
 import { BobbinPanel } from './BobbinPanel';
+import type { DrawnMap } from '@/ui/quilt-map/QuiltMap';
 import { FaultPanel, type Sign } from './FaultPanel';
 import { FramePanel } from './FramePanel';
 import { KeysPanel } from './KeysPanel';
@@ -104,7 +105,7 @@ export function StandBench({
   needle: { nm: number; eye: string; coated: boolean; stitches: number; worn: number; life: number } | null;
   /** Kinds of needles in the drawer, coated or not. */
   drawer: readonly { nm: number; eye: string; point: string; coated: boolean; stock: number }[];
-  map: React.ReactNode;
+  map: DrawnMap;
 }) {
   const { entries, log, outbox, writing, storeFails, forget, old } = useLog(quilt.id, first, cursor);
   const state = useMemo(() => standState(steps, sewnBefore, entries), [steps, sewnBefore, entries]);

@@ -147,7 +147,7 @@ const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<type
         { nm: 100, eye: 'standard', point: 'sharp', coated: true, stock: 3 },
         { nm: 110, eye: 'standard', point: 'sharp', coated: false, stock: 1 },
       ]}
-      map={<svg />}
+      map={{ widthIn: 60, lengthIn: 60, zones: [], width: 420, idPrefix: 'stand' }}
       {...part}
     />,
   );

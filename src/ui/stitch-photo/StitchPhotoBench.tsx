@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import { stitchesBetween } from '@/core/photo/corrected';
-import type { Spot } from '@/core/photo/strip';
+import type { XY } from '@/core/geometry/polygon';
 import type { TestRound } from '@/data/types';
 import { unanswered } from '@/ui/kit/use-action-form';
 import { readInWorker } from '@/ui/colours/photo-reader';
@@ -48,10 +48,10 @@ export function StitchPhotoBench({
   const [scale, setScale] = useState<ScaleId>('inch');
   const [coin, setCoin] = useState('');
   const [face, setFace] = useState('top');
-  const [marks, setMarks] = useState<readonly Spot[]>([]);
-  const [path, setPath] = useState<readonly Spot[]>([]);
+  const [marks, setMarks] = useState<readonly XY[]>([]);
+  const [path, setPath] = useState<readonly XY[]>([]);
   const [answer, setAnswer] = useState<Found | null>(null);
-  const [holes, setHoles] = useState<readonly Spot[]>([]);
+  const [holes, setHoles] = useState<readonly XY[]>([]);
   const [busy, setBusy] = useState(false);
   const measure = useMeasure();
 
@@ -104,7 +104,7 @@ export function StitchPhotoBench({
       : answer.trust === 'cannot'
         ? null
         : answer;
-  const press = (spot: Spot) => {
+  const press = (spot: XY) => {
     if (tool === 'scale') {
       setMarks(marks.length >= 2 ? [spot] : [...marks, spot]);
       if (marks.length === 1) setTool('line');

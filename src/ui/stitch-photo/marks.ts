@@ -1,4 +1,4 @@
-import type { Spot } from '@/core/photo/strip';
+import type { XY } from '@/core/geometry/polygon';
 
 /** What can mark the scale: a thing laid on the cloth, and how long it is, mm. */
 export const SCALES = [
@@ -11,7 +11,7 @@ export const SCALES = [
 export type ScaleId = (typeof SCALES)[number]['id'];
 
 /** Millimetres to the pixel from two marks and what lies between them; null while they are not two places. */
-export function mmPerPx(marks: readonly Spot[], mm: number | null): number | null {
+export function mmPerPx(marks: readonly XY[], mm: number | null): number | null {
   const [a, b] = marks;
   if (!a || !b || mm === null || !(mm > 0)) return null;
   const px = Math.hypot(a[0] - b[0], a[1] - b[1]);
@@ -19,12 +19,12 @@ export function mmPerPx(marks: readonly Spot[], mm: number | null): number | nul
 }
 
 /** The holes with one moved to a place. */
-export const moved = (holes: readonly Spot[], at: number, to: Spot): Spot[] =>
+export const moved = (holes: readonly XY[], at: number, to: XY): XY[] =>
   holes.map((h, i) => (i === at ? to : h));
 
 /** The holes with one more, put between the two it lies nearest to. */
-export function added(holes: readonly Spot[], spot: Spot): Spot[] {
-  const off = (a: Spot, b: Spot) =>
+export function added(holes: readonly XY[], spot: XY): XY[] {
+  const off = (a: XY, b: XY) =>
     Math.hypot(a[0] - spot[0], a[1] - spot[1]) +
     Math.hypot(b[0] - spot[0], b[1] - spot[1]) -
     Math.hypot(a[0] - b[0], a[1] - b[1]);

@@ -3,7 +3,6 @@ import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
 import { conditionWords } from '@/core/tables/conditions';
 import { signs } from '@/core/tables/symptoms';
-import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { StandBench } from '@/ui/stand/StandBench';
 import { passDrawing, raiseBefore, shownSteps, shownThreads } from '@/ui/stand/stand-facts';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
@@ -81,17 +80,23 @@ export default async function StandPage(props: QuiltPageProps) {
         }
       }
       drawer={drawer.map(({ nm, eye, point, coated, stock }) => ({ nm, eye, point, coated, stock }))}
-      map={
-        <QuiltMap
-          widthIn={quilt.widthIn}
-          lengthIn={quilt.lengthIn}
-          zones={view.zones}
-          width={420}
-          maxHeight={420}
-          bands={read.plan.passes && { depthsIn: read.plan.passes.depthsIn, turned: read.plan.passes.turned }}
-          idPrefix="stand"
-        />
-      }
+      map={{
+        widthIn: quilt.widthIn,
+        lengthIn: quilt.lengthIn,
+        zones: view.zones.map(({ id, letter, name, geometry, technique, spacingIn, fabrics }) => ({
+          id,
+          letter,
+          name,
+          geometry,
+          technique,
+          spacingIn,
+          fabrics,
+        })),
+        width: 420,
+        maxHeight: 420,
+        bands: read.plan.passes && { depthsIn: read.plan.passes.depthsIn, turned: read.plan.passes.turned },
+        idPrefix: 'stand',
+      }}
     />
   );
 }
