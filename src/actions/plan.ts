@@ -80,8 +80,9 @@ export function planRequest(sources: PlanSources): WorkPlanRequest {
     bobbinMm: begun?.bobbinMm ?? bobbinOf(machine),
     evenness: preferences.evenness,
     ditchSchool: preferences.ditchSchool,
-    // Ends are buried for a show whatever the studio's way.
-    ends: quilt.use === 'show' ? 'bury' : preferences.endsSchool,
+    ends: preferences.endsSchool,
+    use: quilt.use,
+    machineEnds: { stops: machine.needleStops, ownTieOff: machine.ownTieOff },
     belief,
     footSchool: preferences.footSchool,
     basteMin: basteMin(preferences),
@@ -99,6 +100,7 @@ export function planRequest(sources: PlanSources): WorkPlanRequest {
         lengthIn: z.lengthIn ?? undefined,
         sandwich: sandwichOf(z, quilt),
         features: z.features,
+        busyness: Math.max(0, ...z.fabrics.map((f) => f.busyness ?? 0)),
         setup:
           s && top && bobbin
             ? {
@@ -108,6 +110,7 @@ export function planRequest(sources: PlanSources): WorkPlanRequest {
                 maxInPerS: s.maxInPerS,
                 handInPerS: handSpeedOf(s, z.technique),
                 foot: s.foot,
+                needleNm: s.needleNm,
               }
             : null,
       };

@@ -2,7 +2,7 @@ import { areaOf } from '@/core/geometry/polygon';
 import { thicknessMm } from '@/core/sandwich/sandwich';
 import { type QuiltThread, quiltThread } from '@/core/usage/quilt-thread';
 import type { ChosenSetup, Cone, Machine, Quilt, Zone } from '@/data/types';
-import { sandwichOf } from './zone-brief';
+import { linesIn, sandwichOf } from './zone-brief';
 
 /** A needle of the drawer by its size, point and eye. */
 export const needleKey = (nm: number, point: string, eye: string): string => `${nm} ${point} ${eye}`;
@@ -24,7 +24,7 @@ export const quiltWork = (
         technique: zone.technique,
         spacingIn: zone.spacingIn,
         areaIn2: areaOf(zone.geometry),
-        lengthIn: zone.lengthIn ?? undefined,
+        ...linesIn(zone, quilt),
         thicknessMm: thicknessMm(sandwichOf(zone, quilt)),
         setup:
           setup && top && bobbin

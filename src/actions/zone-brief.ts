@@ -1,12 +1,24 @@
 import { areaOf } from '@/core/geometry/polygon';
+import { lengthOfLines, startsIn } from '@/core/plan/ways';
+import { techniques } from '@/core/tables/techniques';
 import type { MatchZone } from '@/core/match/request';
 import type { Sandwich } from '@/core/sandwich/sandwich';
 import type { Cone, Quilt, Zone } from '@/data/types';
 
+/** The length of a zone's lines where they follow what is drawn, and how often a line is begun in it. */
+export function linesIn(
+  zone: Pick<Zone, 'geometry' | 'technique' | 'lengthIn'>,
+  quilt: Pick<Quilt, 'widthIn' | 'lengthIn'>,
+) {
+  const t = techniques.get(zone.technique);
+  const z = { geometry: zone.geometry, lengthIn: zone.lengthIn ?? undefined };
+  return { lengthIn: lengthOfLines(z, t, quilt), starts: startsIn(z, t, quilt) };
+}
+
 /** A stored zone as the core sees it. */
 export const zoneForCore = (
   zone: Zone,
-  quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind' | 'battingMaxGapIn'>,
+  quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind' | 'battingMaxGapIn' | 'widthIn' | 'lengthIn'>,
 ): MatchZone => ({
   top: zone.fabrics.map((f) => ({
     fabric: f.kind,
@@ -24,7 +36,7 @@ export const zoneForCore = (
   technique: zone.technique,
   spacingIn: zone.spacingIn,
   smallestRadiusIn: zone.smallestRadiusIn ?? undefined,
-  lengthIn: zone.lengthIn ?? undefined,
+  ...linesIn(zone, quilt),
   areaIn2: areaOf(zone.geometry),
   visibility: zone.visibility,
   use: quilt.use,

@@ -9,7 +9,10 @@ import * as s from './schema-parts';
 import { type Verb, verb } from './verb';
 
 const minutes = s.within(0, 1_000_000);
-const parts = s.list(s.object({ technique: s.text(), handsMin: minutes, actsMin: minutes }), { minItems: 1 });
+const parts = s.list(
+  s.object({ technique: s.text(), handsMin: minutes, actsMin: minutes, 'setMin?': minutes }),
+  { minItems: 1 },
+);
 const range = { lowMin: s.num, midMin: s.num, highMin: s.num };
 
 /** What the log says of the hours, effect by effect. */

@@ -25,6 +25,7 @@ const zone = s.object({
   ...s.ofFields(ZONE, 'technique', 'visibility'),
   ...s.maybeFields(ZONE, 'spacingIn', 'smallestRadiusIn', 'lengthIn'),
   'areaIn2?': s.areaIn2,
+  'starts?': { type: 'integer', minimum: 0, maximum: 100_000 },
   ...s.ofFields<typeof QUILT, 'use'>(QUILT, 'use'),
 });
 const tally = {

@@ -173,3 +173,7 @@ export type RatedBy = (typeof RATED_BY)[number];
 /** How it is put in order. */
 export const BOOK_SORTS = ['newest', 'oldest', 'dearest'] as const;
 export type BookSort = (typeof BOOK_SORTS)[number];
+
+/** Where a machine can stop its needle. */
+export const NEEDLE_STOP_LABEL = { both: 'up or down', up: 'up only', down: 'down only' } as const;
+export type NeedleStop = keyof typeof NEEDLE_STOP_LABEL;

@@ -1,6 +1,7 @@
 import { MODE_LABEL, MODES } from '../stitch/machine';
 import { FEET, FOOT_LABEL } from '../tables/techniques';
-import type { Field, KeptOf } from './field';
+import { choicesOf, type Field, type KeptOf } from './field';
+import { NEEDLE_STOP_LABEL } from './lists';
 
 const spm = <I extends string>(id: I, label: string, noun: string, low: number, usual: number) =>
   ({
@@ -121,6 +122,15 @@ export const MACHINE = [
     2.5,
     'in across',
   ),
+  {
+    id: 'needleStops',
+    label: 'The needle stops',
+    kind: 'choice',
+    choices: choicesOf(NEEDLE_STOP_LABEL),
+    ask: 'Say where the needle can stop.',
+    usual: 'both',
+  },
+  { id: 'ownTieOff', label: 'It ties off by itself', kind: 'yes', usual: false },
   { id: 'rollInThroat', label: 'The quilt’s roll lies inside the throat', kind: 'yes', usual: true },
 ] as const satisfies readonly Field[];
 export type MachineFields = KeptOf<typeof MACHINE>;

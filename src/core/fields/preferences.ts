@@ -156,6 +156,11 @@ export const SCHOOLS = [
         does: 'Half a minute an end; buried all the same for a show.',
       },
       { value: 'bury', label: 'bury', does: 'A minute and a half an end, and counted so.' },
+      {
+        value: 'back-tack',
+        label: 'back and on again',
+        does: 'A third of a minute an end; a little is seen of it.',
+      },
     ],
   },
   {

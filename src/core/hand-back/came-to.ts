@@ -1,3 +1,5 @@
+import { type Part, predictedMin } from '../hours/step';
+
 /** A quilt against its plan, as it stood on the day it went home. */
 export interface CameTo {
   /** Minutes that were predicted for the timed steps as each was sewn, and what they took; null when none was timed. */
@@ -15,7 +17,7 @@ export interface CameTo {
 
 export interface SewnStep {
   minutes: number | null;
-  parts: readonly { handsMin: number; actsMin: number }[] | null;
+  parts: readonly Omit<Part, 'technique'>[] | null;
   stitches: number;
 }
 
@@ -32,8 +34,7 @@ export function cameTo(
   const timed = sewn.filter((s) => s.minutes !== null && s.parts !== null && s.parts.length > 0);
   const sum = (of: (s: SewnStep) => number) => timed.reduce((total, s) => total + of(s), 0);
   return {
-    predictedMin:
-      timed.length > 0 ? sum((s) => s.parts!.reduce((m, p) => m + p.handsMin + p.actsMin, 0)) : null,
+    predictedMin: timed.length > 0 ? sum((s) => predictedMin({ parts: s.parts! })) : null,
     minutes: timed.length > 0 ? sum((s) => s.minutes!) : null,
     timedSteps: timed.length,
     steps: sewn.length,

@@ -6,13 +6,15 @@ import { type LoggedStep, type Part, predictedMin } from './step';
  * (thread changes, stops …), each ln-normal about 1, and a scatter of single steps. Judgement until the log says
  * better.
  */
-export const PRIOR = { hand: 0.3, technique: 0.25, acts: 0.35, scatter: 0.25 } as const;
+export const PRIOR = { hand: 0.3, technique: 0.25, acts: 0.35, setting: 0.35, scatter: 0.25 } as const;
 /** The prior scatter weighs as much as so many steps. */
 const SCATTER_WEIGHT = 20;
 const LINEARISED = 4;
 
 export const HAND = 'hand';
 export const ACTS = 'acts';
+/** Thinking a figure out, marking it, moving to it. */
+export const SETTING = 'setting out';
 export const techniqueEffect = (id: string) => `technique ${id}`;
 
 /** What the log says of a studio's hands. */
@@ -25,7 +27,7 @@ export interface HoursBelief {
 }
 
 const priorSd = (effect: string) =>
-  effect === HAND ? PRIOR.hand : effect === ACTS ? PRIOR.acts : PRIOR.technique;
+  ({ [HAND]: PRIOR.hand, [ACTS]: PRIOR.acts, [SETTING]: PRIOR.setting })[effect] ?? PRIOR.technique;
 
 /** Effects a part's hands, or its acts, are multiplied by. */
 export const handEffects = (p: Pick<Part, 'technique'>) => [HAND, techniqueEffect(p.technique)] as const;
@@ -38,9 +40,11 @@ function linearised(s: LoggedStep, mean: (effect: string) => number, sd: number)
   for (const p of s.parts) {
     const hands = p.handsMin * Math.exp(handEffects(p).reduce((sum, e) => sum + mean(e), 0));
     const acts = p.actsMin * Math.exp(mean(ACTS));
-    total += hands + acts;
+    const setting = (p.setMin ?? 0) * Math.exp(mean(SETTING));
+    total += hands + acts + setting;
     for (const e of handEffects(p)) if (hands > 0) add(e, hands);
     if (acts > 0) add(ACTS, acts);
+    if (setting > 0) add(SETTING, setting);
   }
   const loads = [...weights].map(([e, w]) => [e, w / total] as const);
   const offset = loads.reduce((sum, [e, w]) => sum + w * mean(e), 0);

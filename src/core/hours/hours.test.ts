@@ -1,5 +1,5 @@
 import { chance } from '../testing/chance';
-import { learnHours, NOTHING_LOGGED, PRIOR } from './factors';
+import { HAND, learnHours, NOTHING_LOGGED, PRIOR, SETTING } from './factors';
 import { minutesKnown } from './known';
 import type { LoggedStep, Step } from './step';
 import { minutesOf, minutesRange } from './sum';
@@ -86,4 +86,21 @@ test('of the stated 80 % ranges about 80 % hold in studios whose hands differ fr
   }
   expect(held / all).toBeGreaterThan(0.76);
   expect(held / all).toBeLessThan(0.84);
+});
+
+test('minutes of setting out are learned apart from hands and acts', () => {
+  const step = (setMin: number, minutes: number) => ({
+    minutes,
+    parts: [{ technique: 'feathers', handsMin: 20, actsMin: 2, setMin }],
+  });
+  // Without figures as predicted; with them twice their minutes.
+  const logged = Array.from({ length: 30 }, (_, i) => (i % 2 ? step(0, 22) : step(20, 62)));
+  const belief = learnHours(logged);
+  expect(Math.exp(belief.fit.mean(SETTING))).toBeGreaterThan(1.5);
+  expect(Math.exp(belief.fit.mean(HAND))).toBeLessThan(1.15);
+  const range = minutesRange([step(20, 1)], belief);
+  expect(range.mid).toBeGreaterThan(50);
+  // A log older than these minutes teaches and predicts as before.
+  const old = [{ minutes: 22, parts: [{ technique: 'feathers', handsMin: 20, actsMin: 2 }] }];
+  expect(learnHours(old).fit.mean(SETTING)).toBe(0);
 });

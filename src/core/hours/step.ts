@@ -3,6 +3,8 @@ export interface Part {
   technique: string;
   handsMin: number;
   actsMin: number;
+  /** Minutes of thinking a figure out, marking it and moving to it; left out by what is older than they are. */
+  setMin?: number;
 }
 
 /** One step at the frame: one pass with one thread, and what is predicted for each part of it. */
@@ -15,5 +17,6 @@ export interface LoggedStep extends Step {
   minutes: number;
 }
 
-export const predictedMin = (step: Step): number =>
-  step.parts.reduce((sum, p) => sum + p.handsMin + p.actsMin, 0);
+/** Minutes the model predicts of a step, all in all. */
+export const predictedMin = (step: { parts: readonly Omit<Part, 'technique'>[] }): number =>
+  step.parts.reduce((sum, p) => sum + p.handsMin + p.actsMin + (p.setMin ?? 0), 0);

@@ -1,5 +1,5 @@
 import { type LogNormal, logNormalOf, type Range, rangeOf } from '../statistics/log-normal';
-import { ACTS, type HoursBelief, handEffects } from './factors';
+import { ACTS, type HoursBelief, handEffects, SETTING } from './factors';
 import type { Step } from './step';
 
 /** Mean and variance of the real minutes of some steps, with what they share. */
@@ -35,6 +35,7 @@ function gather(before: Components, parts: Step['parts']): Map<string, Component
   for (const p of parts) {
     add(handEffects(p), p.handsMin);
     add([ACTS], p.actsMin);
+    add([SETTING], p.setMin ?? 0);
   }
   return found;
 }
@@ -58,7 +59,8 @@ export const midMinutes = (step: Step, { fit }: HoursBelief): number =>
     (sum, p) =>
       sum +
       p.handsMin * Math.exp(handEffects(p).reduce((s, e) => s + fit.mean(e), 0)) +
-      p.actsMin * Math.exp(fit.mean(ACTS)),
+      p.actsMin * Math.exp(fit.mean(ACTS)) +
+      (p.setMin ?? 0) * Math.exp(fit.mean(SETTING)),
     0,
   );
 

@@ -39,6 +39,8 @@ export interface MatchZone {
   spacingIn?: number;
   smallestRadiusIn?: number;
   areaIn2?: number;
+  /** Places a line is begun at, by its route or its pieces; 1 where it is not said. */
+  starts?: number;
   lengthIn?: number;
   visibility: VisibilityWish;
   use: Use;

@@ -26,7 +26,6 @@ import { zoneFacts } from './zone-facts';
 const COUCHING_IN_PER_S = 1;
 /** A backing that creeps is sewn so much slower. */
 const CREEPING = 0.8;
-const STARTS_PER_100_IN2 = 1;
 
 /** A top thread with its needle and stitch, weighed before any bobbin. */
 export interface TopChoice {
@@ -154,7 +153,7 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
           sewnLengthIn: sewn,
           spi: top.regulation.spi,
           thicknessMm: thickness,
-          starts: Math.ceil(((area ?? 0) / 100) * STARTS_PER_100_IN2),
+          starts: zone.starts ?? 1,
           top: top.thread,
           bobbin,
           bobbinMm: machine.bobbinMm,

@@ -1,3 +1,4 @@
+import { FIGURE_MIN } from '../plan/setting-out';
 import { techniques } from '../tables/techniques';
 import { inToM, mmToIn, spiToMm } from '../units/length';
 import type { Motif } from './motif-table';
@@ -40,8 +41,6 @@ export function lambdaOf(z: ZoneFacts, m: Motif, g: number | null): number {
 export const leftOpen = (z: ZoneFacts, m: Motif, g: number | null): number =>
   m.id === 'open' || m.id === 'ditch' ? z.openIn : m.id === 'outline' ? z.openIn / 2 : g!;
 
-/** Minutes of setting a figure out and of each change of place (judgement; the log corrects them). */
-const FIGURE_MIN = 1.5;
 const PIECE_MIN = 0.3;
 const BURIED_MIN = 0.9;
 const TICK_MIN = 0.1;

@@ -28,7 +28,7 @@ export function smallSteps(
 ): SmallStep[] {
   return steps.flatMap((s, at): SmallStep[] => {
     const [before, after] = [steps[at - 1], steps[at + 1]];
-    const sewingMin = s.items.sewing + s.items.stops;
+    const sewingMin = s.items.sewing + s.items.stops + s.items.setting;
     if (sewingMin >= SMALL_MIN || before?.thread === s.thread || after?.thread === s.thread) return [];
     const changes = (a: PlannedStep | undefined, b: PlannedStep | undefined) =>
       a && b && a.thread !== b.thread ? 1 : 0;

@@ -1,4 +1,4 @@
-import { ACTS, type HoursBelief } from '../hours/factors';
+import { ACTS, type HoursBelief, SETTING } from '../hours/factors';
 import { type Part, type Step } from '../hours/step';
 import { midMinutes } from '../hours/sum';
 import type { Prices } from '../order/cells';
@@ -21,6 +21,7 @@ export interface StepZone {
 export interface StepItems {
   sewing: number;
   stops: number;
+  setting: number;
   advance: number;
   baste: number;
   thread: number;
@@ -30,6 +31,7 @@ export interface StepItems {
 export const ITEM_LABEL: Record<keyof StepItems, string> = {
   sewing: 'sewing',
   stops: 'starts, stops and ruler moves',
+  setting: 'setting out, marking, moving on',
   advance: 'advancing',
   baste: 'basting the sides',
   thread: 'changing thread',
@@ -65,6 +67,7 @@ const partOf = (work: Part, share: number): Part => ({
   ...work,
   handsMin: work.handsMin * share,
   actsMin: work.actsMin * share,
+  setMin: (work.setMin ?? 0) * share,
 });
 
 /** The steps of a plan, each with its zones in the order inside it; in no order yet. */
@@ -164,6 +167,7 @@ export function withActs(
     const items: StepItems = {
       sewing: s.work.reduce((sum, p) => sum + p.handsMin, 0),
       stops: s.work.reduce((sum, p) => sum + p.actsMin, 0),
+      setting: s.work.reduce((sum, p) => sum + (p.setMin ?? 0), 0),
       ...brought[k]!,
       bobbins: s.bobbins * ACT_MIN.bobbin,
       foot: s.footChanges * ACT_MIN.footChange,
@@ -181,10 +185,12 @@ export function itemsOf(steps: readonly PlannedStep[], { fit }: HoursBelief): St
   return {
     sewing: steps.reduce(
       (total, s) =>
-        total + midMinutes({ parts: s.work.map((p) => ({ ...p, actsMin: 0 })) }, { fit } as HoursBelief),
+        total +
+        midMinutes({ parts: s.work.map((p) => ({ ...p, actsMin: 0, setMin: 0 })) }, { fit } as HoursBelief),
       0,
     ),
     stops: sum((i) => i.stops),
+    setting: (sum((i) => i.setting) / acts) * Math.exp(fit.mean(SETTING)),
     advance: sum((i) => i.advance),
     baste: sum((i) => i.baste),
     thread: sum((i) => i.thread),

@@ -1,8 +1,8 @@
 import { density, type Density } from '../density/density';
-import { sewnLengthIn } from '../density/line-density';
+import { lineDensity } from '../density/line-density';
 import { openIn } from '../density/spacing-for';
 import { areaInBand } from '../geometry/band';
-import { areaOf, type MultiPolygon } from '../geometry/polygon';
+import { areaOf, boundsOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
 import { type Caution, CoreError } from '../notes';
 import type { Cell, OrderRequest } from '../order/cells';
 import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
@@ -13,7 +13,10 @@ import { type FootId, type Technique, techniques } from '../tables/techniques';
 import type { Thread } from '../thread/thread';
 import { ACT_MIN } from '../usage/sewing-time';
 import type { HoursBelief } from '../hours/factors';
-import type { Part, Step } from '../hours/step';
+import { type Part, predictedMin, type Step } from '../hours/step';
+import { type EndsAdvice, endsFor, type EndsRequest, type EndsSchool } from '../stitch/ends';
+import { settingOutMin } from './setting-out';
+import { lengthOfLines, wayThrough } from './ways';
 import { minutesRange } from '../hours/sum';
 import type { Range } from '../statistics/log-normal';
 import { Z80 } from '../statistics/normal';
@@ -36,8 +39,11 @@ export interface PlannedZone {
     /** The speed its card tells the hands to keep, and the foot it is sewn with. */
     handInPerS?: number;
     foot?: FootId;
+    needleNm?: number;
   } | null;
   features?: readonly string[];
+  /** How busy its fabrics are, 0–3, where it is known. */
+  busyness?: number;
 }
 
 export interface WorkPlanRequest {
@@ -54,7 +60,11 @@ export interface WorkPlanRequest {
   bobbinMm: BobbinSize;
   evenness: number;
   ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
-  ends: 'lock' | 'bury';
+  ends: EndsSchool;
+  /** Where the machine stops its needle, and whether it ties off by itself. */
+  machineEnds?: EndsRequest['machine'];
+  /** What the quilt is for: for a show, ends are buried. */
+  use?: string;
   /** What the log says of the quilter's hours. */
   belief: HoursBelief;
   /** The passes as they were begun: they stand, whatever the machine is now. */
@@ -113,9 +123,9 @@ export interface WorkPlan {
 
 /** Shares of a zone in a pass that are too small to be work of their own. */
 export const SLIVER = 0.005;
-const STARTS_PER_100_IN2 = 1;
-const BURY_MIN = 1.5;
 const RULER_REACH_IN = 6;
+/** Nearer than this to the quilt's edge is at it, inches. */
+const EDGE_IN = 0.1;
 /** Batting keeps about this much of its loft on the roll (judgement). */
 const ROLLED_SHARE = 0.8;
 /** Spread of thread used about the model, as a share (judgement). */
@@ -156,12 +166,19 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
   const zones = r.zones.map((z): ZonePlan => {
     const t = techniques.get(z.technique);
     const areaIn2 = areaOf(z.geometry);
-    const sewnIn = sewnLengthIn({ technique: t.id, spacingIn: z.spacingIn, areaIn2, lengthIn: z.lengthIn });
-    const starts = t.leftOpen ? 0 : Math.ceil((areaIn2 / 100) * STARTS_PER_100_IN2);
+    const shares = bands.map(([from, to]) =>
+      areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0,
+    );
+    const way = wayThrough(z, t, { quilt: r.quilt, bands, axis });
+    const lengthIn = lengthOfLines(z, t, r.quilt);
+    const once = lineDensity(t, z.spacingIn, areaIn2, lengthIn) * areaIn2;
+    // Where the way round is known, what is sewn twice is known; else it is the technique's share.
+    const sewnIn = once * (1 + (way.againShare ?? t.backtrack));
+    const { starts } = way;
     const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
     const hands = sewnIn / speed / 60;
     const stops =
-      starts * (r.ends === 'bury' ? BURY_MIN : ACT_MIN.startOrStop) +
+      (starts - way.freeEnds / 2) * endsOf(r, z).minutes +
       (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
     const used =
       z.setup &&
@@ -175,10 +192,18 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
         bobbin: z.setup.bobbin,
         bobbinMm: r.bobbinMm,
       });
-    const work = { technique: t.id, handsMin: hands, actsMin: stops };
-    const shares = bands.map(([from, to]) =>
-      areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0,
-    );
+    const work: Part = {
+      technique: t.id,
+      handsMin: hands,
+      actsMin: stops,
+      setMin: t.leftOpen
+        ? 0
+        : settingOutMin(
+            t,
+            { pieces: z.geometry.length, edgeIn: edgeLength(z.geometry), spacingIn: z.spacingIn, sewnIn },
+            starts,
+          ),
+    };
     return {
       id: z.id,
       areaIn2,
@@ -204,7 +229,7 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
         technique: z.technique,
         spacingIn: z.spacingIn,
         areaIn2: Math.max(1e-6, zones[i]!.areaIn2),
-        lengthIn: z.lengthIn,
+        lengthIn: lengthOfLines(z, techniques.get(z.technique), r.quilt),
         topTex: z.setup?.top.tex,
         fibre: z.setup?.top.fibre,
         ...(techniques.get(z.technique).leftOpen ? { openIn: openIn(z.geometry) } : {}),
@@ -222,11 +247,43 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
   };
 }
 
+/** How lines of a zone begin and end. */
+export function endsOf(
+  r: Pick<WorkPlanRequest, 'ends' | 'use' | 'quilt' | 'machineEnds'>,
+  z: PlannedZone,
+): EndsAdvice {
+  const { x0, y0, x1, y1 } = boundsOf(z.geometry);
+  const t = techniques.get(z.technique);
+  const touches =
+    x0 < EDGE_IN || y0 < EDGE_IN || x1 > r.quilt.widthIn - EDGE_IN || y1 > r.quilt.lengthIn - EDGE_IN;
+  return endsFor({
+    technique: z.technique,
+    use: r.use ?? 'bed',
+    top: z.sandwich.top.map((f) => ({ fabric: f.fabric, busyness: z.busyness })),
+    thread: z.setup?.top ?? null,
+    needleNm: z.setup?.needleNm ?? null,
+    // A ditch ends inside unless it runs to the edge, which its route knows; what fills an area at the edge runs off it.
+    meetsEdge: touches && t.routed === null,
+    besideLater: t.stabilises !== null,
+    school: r.ends,
+    machine: r.machineEnds,
+  });
+}
+
 /** A zone's work as the steps it is sewn in: each pass has its share. */
 const spread = (work: Part, shares: readonly number[]): Step[] =>
   shares
     .filter((x) => x >= SLIVER)
-    .map((x) => ({ parts: [{ ...work, handsMin: work.handsMin * x, actsMin: work.actsMin * x }] }));
+    .map((x) => ({
+      parts: [
+        {
+          ...work,
+          handsMin: work.handsMin * x,
+          actsMin: work.actsMin * x,
+          setMin: (work.setMin ?? 0) * x,
+        },
+      ],
+    }));
 
 function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
   if (r.begun)
@@ -337,7 +394,7 @@ function cellsOf(
         pass: p + 1,
         thread: z.setup.top.id,
         stabilise,
-        minutes: (so?.minutes ?? 0) + (zones[i]!.work.handsMin + zones[i]!.work.actsMin) * share,
+        minutes: (so?.minutes ?? 0) + predictedMin({ parts: [zones[i]!.work] }) * share,
       });
     }
   });

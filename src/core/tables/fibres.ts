@@ -39,6 +39,8 @@ export interface Fibre {
   stretches: boolean;
   /** It dissolves in the wash. */
   dissolves: boolean;
+  /** Its ends are buried: tiny stitches do not hold it. */
+  buryEnds: boolean;
   /** It winds and feeds well on a bobbin. */
   bobbin: boolean;
   running: Running | null;
@@ -56,6 +58,7 @@ const USUAL = {
   softensHot: false,
   stretches: false,
   dissolves: false,
+  buryEnds: false,
   bobbin: true,
   running: null,
   fewerSpi: 0,
@@ -195,6 +198,7 @@ export const fibres = table<Fibre>('Fibre', [
   fibre({
     id: 'metallic',
     label: 'metallic',
+    buryEnds: true,
     densityGCm3: 1.5,
     packing: 0.6,
     tenacityCnTex: 15,

@@ -46,6 +46,8 @@ export interface Technique {
   holds: boolean;
   /** It draws a figure, sewn before the ground round it. */
   figure: boolean;
+  /** Its lines follow what is drawn on the map, and a way round them without lifting is found: along the edges, or in arcs from corner to corner. */
+  routed: 'edges' | 'arcs' | null;
   /** What is marked for it: nothing, ticks, a spine, or all of it. */
   marks: 'none' | 'ticks' | 'spine' | 'full';
 }
@@ -62,6 +64,7 @@ const USUAL = {
   leftOpen: false,
   holds: false,
   figure: false,
+  routed: null,
   marks: 'none',
 } as const;
 const technique = (own: Omit<Technique, keyof typeof USUAL> & Partial<Technique>): Technique => ({
@@ -104,6 +107,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'ditch',
     label: 'in the ditch',
+    routed: 'edges',
     handInPerS: 0.9,
     baseSpi: 11,
     radiusIn: null,
@@ -120,6 +124,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'outline',
     label: 'outline',
+    routed: 'edges',
     handInPerS: 1,
     baseSpi: 12,
     radiusIn: 0.25,
@@ -169,6 +174,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'ruler-arcs',
     label: 'ruler arcs',
+    routed: 'arcs',
     handInPerS: 1.1,
     baseSpi: 12,
     radiusIn: 2,

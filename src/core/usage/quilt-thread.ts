@@ -7,6 +7,8 @@ export interface ZoneThread {
   spacingIn: number;
   areaIn2: number;
   lengthIn?: number;
+  /** Places a line is begun at; 1 where it is not said. */
+  starts?: number;
   thicknessMm: number;
   setup: { spi: number; top: Spooled; bobbin: Spooled; needle?: string } | null;
 }
@@ -26,8 +28,6 @@ export interface QuiltThread {
   stitches: Map<string, number>;
 }
 
-const STARTS_PER_IN2 = 1 / 100;
-
 /** Metres of thread the zones of a quilt ask for, by thread, from the set-ups that stand. */
 export function quiltThread(zones: readonly ZoneThread[], bobbinMm: UsageRequest['bobbinMm']): QuiltThread {
   const topM = new Map<string, number>();
@@ -42,7 +42,7 @@ export function quiltThread(zones: readonly ZoneThread[], bobbinMm: UsageRequest
       ...setup,
       sewnLengthIn: sewnLengthIn(zone),
       thicknessMm,
-      starts: Math.ceil(zone.areaIn2 * STARTS_PER_IN2),
+      starts: zone.starts ?? 1,
       bobbinMm,
     });
     add(topM, setup.top.id, used.topM);

@@ -12,19 +12,22 @@ const MADE = 'unit_demo_studio';
 /** A database of its own for a test file, with the demo studio as it stands on `DEMO_DAY`. */
 export async function demoDatabase(name: string): Promise<TestDatabase> {
   const admin = adminOf();
-  // Two files may ask at the same moment: one makes it, the other waits.
-  await admin`select pg_advisory_lock(7303016)`;
-  const [made] = await admin`select 1 from pg_database where datname = ${MADE}`;
-  if (!made) {
-    const half = `${MADE}_half`;
-    await admin`drop database if exists ${admin(half)} with (force)`;
-    await admin`create database ${admin(half)}`;
-    const sql = connect(`${process.env.TEST_PG_URL}/${half}`, 2);
-    await migrate(sql);
-    await loadDemo(sql, DEMO_DAY);
-    await sql.end();
-    await admin`alter database ${admin(half)} rename to ${admin(MADE)}`;
+  try {
+    // Two files may ask at the same moment: one makes it, the other waits, and is let in whatever became of it.
+    await admin`select pg_advisory_lock(7303016)`;
+    const [made] = await admin`select 1 from pg_database where datname = ${MADE}`;
+    if (!made) {
+      const half = `${MADE}_half`;
+      await admin`drop database if exists ${admin(half)} with (force)`;
+      await admin`create database ${admin(half)}`;
+      const sql = connect(`${process.env.TEST_PG_URL}/${half}`, 2);
+      await migrate(sql);
+      await loadDemo(sql, DEMO_DAY);
+      await sql.end();
+      await admin`alter database ${admin(half)} rename to ${admin(MADE)}`;
+    }
+  } finally {
+    await admin.end();
   }
-  await admin.end();
   return databaseOf(name, MADE);
 }

@@ -101,10 +101,20 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
 });
 
 /** What the stored machine has beside the demo’s own numbers. */
-type OfARow = 'id' | 'rollStartIn' | 'rulerFootMm' | 'footOffsetIn' | 'couchingHoleMm' | 'version';
+type OfARow =
+  | 'needleStops'
+  | 'ownTieOff'
+  | 'id'
+  | 'rollStartIn'
+  | 'rulerFootMm'
+  | 'footOffsetIn'
+  | 'couchingHoleMm'
+  | 'version';
 
 export const aMachine = (part: Partial<Machine> = {}): Machine => ({
   ...(demoMachine as Omit<Machine, OfARow>),
+  needleStops: 'both',
+  ownTieOff: false,
   id: 'machine-1',
   shank: 'Round shank',
   rollStartIn: 2.5,
