@@ -7,11 +7,11 @@ import type { Cone, Quilt, Zone } from '@/data/types';
 
 /** The length of a zone's lines where they follow what is drawn, and how often a line is begun in it. */
 export function linesIn(
-  zone: Pick<Zone, 'geometry' | 'technique' | 'lengthIn'>,
+  zone: Pick<Zone, 'geometry' | 'technique' | 'lengthIn' | 'spacingIn'>,
   quilt: Pick<Quilt, 'widthIn' | 'lengthIn'>,
 ) {
   const t = techniques.get(zone.technique);
-  const z = { geometry: zone.geometry, lengthIn: zone.lengthIn ?? undefined };
+  const z = { geometry: zone.geometry, lengthIn: zone.lengthIn ?? undefined, spacingIn: zone.spacingIn };
   return { lengthIn: lengthOfLines(z, t, quilt), starts: startsIn(z, t, quilt) };
 }
 

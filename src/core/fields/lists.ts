@@ -176,4 +176,3 @@ export type BookSort = (typeof BOOK_SORTS)[number];
 
 /** Where a machine can stop its needle. */
 export const NEEDLE_STOP_LABEL = { both: 'up or down', up: 'up only', down: 'down only' } as const;
-export type NeedleStop = keyof typeof NEEDLE_STOP_LABEL;

@@ -1,9 +1,13 @@
 import { boundsOf, type MultiPolygon } from '../geometry/polygon';
+import { blockWay } from '../route/block-way';
 import { linesOf } from '../route/lines';
 import { linesLengthIn, type PassRoute, zoneRoutes } from '../route/zone-routes';
 import type { Technique } from '../tables/techniques';
 
-/** How a zone is got round: where its lines can be followed, the route of each pass; else a start for each piece of it in a pass. */
+/**
+ * How a zone is got round: where its lines can be followed, the route of each pass; else a start in a pass for each run of
+ * pieces that touch one another, for the hand goes on through their seams.
+ */
 export interface WayThrough {
   routes: PassRoute[];
   starts: number;
@@ -18,7 +22,7 @@ interface Laid {
   bands: readonly (readonly [number, number])[];
   axis: 0 | 1;
 }
-type Mapped = { geometry: MultiPolygon; lengthIn?: number };
+type Mapped = { geometry: MultiPolygon; lengthIn?: number; spacingIn?: number };
 
 /** Less of a piece in a pass is no work of its own, inches. */
 const LEAST_IN = 0.25;
@@ -27,7 +31,7 @@ const ways = new WeakMap<MultiPolygon, Map<string, WayThrough>>();
 
 /** The way through a zone. What was found for a shape is kept with it: a page asks for it more than once. */
 export function wayThrough(z: Mapped, t: Pick<Technique, 'routed' | 'leftOpen'>, laid: Laid): WayThrough {
-  const key = JSON.stringify([t.routed, t.leftOpen, laid]);
+  const key = JSON.stringify([t.routed, t.leftOpen, t.routed === 'arcs' ? z.spacingIn : 0, laid]);
   const kept = ways.get(z.geometry) ?? new Map<string, WayThrough>();
   ways.set(z.geometry, kept);
   const found = kept.get(key) ?? lookFor(z, t, laid);
@@ -42,7 +46,14 @@ function lookFor(
 ): WayThrough {
   if (t.leftOpen) return { routes: [], starts: 0, freeEnds: 0, againShare: null };
   if (t.routed) {
-    const routes = zoneRoutes({ geometry: z.geometry, kind: t.routed, quilt, bands, axis });
+    const routes = zoneRoutes({
+      geometry: z.geometry,
+      kind: t.routed,
+      chordIn: z.spacingIn,
+      quilt,
+      bands,
+      axis,
+    });
     if (routes.length > 0) {
       const sum = (of: (r: PassRoute) => number) => routes.reduce((s, r) => s + of(r), 0);
       return {
@@ -59,13 +70,17 @@ function lookFor(
     }
   }
   const pieces = z.geometry.map((p) => boundsOf([p]));
+  const { runs } = blockWay(z.geometry);
   const starts = bands.reduce(
     (n, [from, to]) =>
       n +
-      pieces.filter(({ x0, y0, x1, y1 }) => {
-        const [low, high] = axis === 0 ? [x0, x1] : [y0, y1];
-        return Math.min(high, to) - Math.max(low, from) > Math.min(LEAST_IN, (high - low) / 2);
-      }).length,
+      runs.filter((run) =>
+        run.some((i) => {
+          const { x0, y0, x1, y1 } = pieces[i]!;
+          const [low, high] = axis === 0 ? [x0, x1] : [y0, y1];
+          return Math.min(high, to) - Math.max(low, from) > Math.min(LEAST_IN, (high - low) / 2);
+        }),
+      ).length,
     0,
   );
   return { routes: [], starts: Math.max(1, starts), freeEnds: 0, againShare: null };

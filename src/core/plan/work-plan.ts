@@ -2,7 +2,7 @@ import { density, type Density } from '../density/density';
 import { lineDensity } from '../density/line-density';
 import { openIn } from '../density/spacing-for';
 import { areaInBand } from '../geometry/band';
-import { areaOf, boundsOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
+import { areaOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
 import { type Caution, CoreError } from '../notes';
 import type { Cell, OrderRequest } from '../order/cells';
 import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
@@ -16,7 +16,8 @@ import type { HoursBelief } from '../hours/factors';
 import { type Part, predictedMin, type Step } from '../hours/step';
 import { type EndsAdvice, endsFor, type EndsRequest, type EndsSchool } from '../stitch/ends';
 import { settingOutMin } from './setting-out';
-import { lengthOfLines, wayThrough } from './ways';
+import { zoneEnds } from './zone-ends';
+import { lengthOfLines, type WayThrough, wayThrough } from './ways';
 import { minutesRange } from '../hours/sum';
 import type { Range } from '../statistics/log-normal';
 import { Z80 } from '../statistics/normal';
@@ -90,6 +91,9 @@ export interface ZonePlan {
   bobbinM: number;
   /** Share of the zone in each pass, adding up to 1. */
   shares: number[];
+  /** How it is got round, and how its lines begin and end. */
+  way: WayThrough;
+  ends: EndsAdvice;
 }
 
 export interface ThreadPlan {
@@ -124,8 +128,6 @@ export interface WorkPlan {
 /** Shares of a zone in a pass that are too small to be work of their own. */
 export const SLIVER = 0.005;
 const RULER_REACH_IN = 6;
-/** Nearer than this to the quilt's edge is at it, inches. */
-const EDGE_IN = 0.1;
 /** Batting keeps about this much of its loft on the roll (judgement). */
 const ROLLED_SHARE = 0.8;
 /** Spread of thread used about the model, as a share (judgement). */
@@ -175,10 +177,11 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     // Where the way round is known, what is sewn twice is known; else it is the technique's share.
     const sewnIn = once * (1 + (way.againShare ?? t.backtrack));
     const { starts } = way;
+    const ends = endsOf(r, z);
     const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
     const hands = sewnIn / speed / 60;
     const stops =
-      (starts - way.freeEnds / 2) * endsOf(r, z).minutes +
+      (starts - way.freeEnds / 2) * ends.minutes +
       (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
     const used =
       z.setup &&
@@ -214,6 +217,8 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
       topM: used ? used.topM : 0,
       bobbinM: used ? used.bobbinM : 0,
       shares,
+      way,
+      ends,
     };
   });
   const threads = threadsOf(r, zones);
@@ -248,27 +253,19 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
 }
 
 /** How lines of a zone begin and end. */
-export function endsOf(
+const endsOf = (
   r: Pick<WorkPlanRequest, 'ends' | 'use' | 'quilt' | 'machineEnds'>,
   z: PlannedZone,
-): EndsAdvice {
-  const { x0, y0, x1, y1 } = boundsOf(z.geometry);
-  const t = techniques.get(z.technique);
-  const touches =
-    x0 < EDGE_IN || y0 < EDGE_IN || x1 > r.quilt.widthIn - EDGE_IN || y1 > r.quilt.lengthIn - EDGE_IN;
-  return endsFor({
-    technique: z.technique,
-    use: r.use ?? 'bed',
-    top: z.sandwich.top.map((f) => ({ fabric: f.fabric, busyness: z.busyness })),
+): EndsAdvice =>
+  endsFor({
+    ...zoneEnds(
+      { ...z, fabrics: z.sandwich.top.map((f) => ({ fabric: f.fabric, busyness: z.busyness })) },
+      { ...r.quilt, use: r.use ?? 'bed' },
+      { school: r.ends, machine: r.machineEnds },
+    ),
     thread: z.setup?.top ?? null,
     needleNm: z.setup?.needleNm ?? null,
-    // A ditch ends inside unless it runs to the edge, which its route knows; what fills an area at the edge runs off it.
-    meetsEdge: touches && t.routed === null,
-    besideLater: t.stabilises !== null,
-    school: r.ends,
-    machine: r.machineEnds,
   });
-}
 
 /** A zone's work as the steps it is sewn in: each pass has its share. */
 const spread = (work: Part, shares: readonly number[]): Step[] =>

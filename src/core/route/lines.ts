@@ -74,6 +74,12 @@ const bowed = (line: Line, [cx, cy]: XY): Line[] => {
   ];
 };
 
+/** An edge in equal parts, each about as wide as an arc. */
+const chords = (line: Line, chordIn: number): Line[] => {
+  const n = Math.max(1, Math.round(lengthOf(line) / chordIn));
+  return Array.from({ length: n }, (_, i) => ({ a: at(line, i / n), b: at(line, (i + 1) / n) }));
+};
+
 const middleOf = (ring: readonly XY[]): XY => [
   ring.reduce((s, [x]) => s + x, 0) / ring.length,
   ring.reduce((s, [, y]) => s + y, 0) / ring.length,
@@ -85,19 +91,24 @@ export type LineKind = 'edges' | 'arcs';
 /**
  * The lines of a technique in a zone, inches, meeting only at their ends. What lies on the quilt's own edge is not sewn:
  * the binding holds it.
- * @param quilt its size, inches.
+ * @param quilt its size, inches. @param chordIn arcs are about so wide: a long edge has several.
  */
 export function linesOf(
   shape: MultiPolygon,
   kind: LineKind,
   quilt: { widthIn: number; lengthIn: number },
+  chordIn = Infinity,
 ): Line[] {
   const onEdge = ({ a, b }: Line) =>
     [0, quilt.widthIn].some((x) => Math.abs(a[0] - x) < NEAR_IN && Math.abs(b[0] - x) < NEAR_IN) ||
     [0, quilt.lengthIn].some((y) => Math.abs(a[1] - y) < NEAR_IN && Math.abs(b[1] - y) < NEAR_IN);
   if (kind === 'edges') return once(split(edgesOf(shape))).filter((l) => !onEdge(l));
   return shape.flatMap(([outer]) =>
-    outer ? edgesOf([[outer]]).flatMap((line) => bowed(line, middleOf(outer))) : [],
+    outer
+      ? edgesOf([[outer]])
+          .flatMap((line) => chords(line, chordIn))
+          .flatMap((line) => bowed(line, middleOf(outer)))
+      : [],
   );
 }
 

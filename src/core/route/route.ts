@@ -23,11 +23,13 @@ export interface Route {
   exact: boolean;
 }
 
-const START_COST_IN = 8;
+/** What a start costs where nothing else is said, inches of sewing. */
+export const START_COST_IN = 8;
 /** Ends nearer than this are one place, inches. */
 const SAME_IN = 1e-4;
 
-function graphOf(edges: RouteRequest['edges']): Graph {
+/** Lines as a graph: ends nearer than a hair are one place. */
+export function graphOf(edges: RouteRequest['edges']): Graph {
   const points: XY[] = [];
   const at = new Map<string, number>();
   const place = (p: XY): number => {
@@ -77,7 +79,7 @@ function partsOf(graph: Graph): number[][] {
 }
 
 /** Shortest walks along edges from a node (Dijkstra 1959): length to each node and the edge it is reached by. */
-function walksFrom(graph: Graph, beside: ReadonlyMap<number, number[]>, start: number) {
+export function walksFrom(graph: Graph, beside: ReadonlyMap<number, number[]>, start: number) {
   const length = new Map([[start, 0]]);
   const by = new Map<number, number>();
   const done = new Set<number>();

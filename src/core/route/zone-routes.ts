@@ -19,6 +19,8 @@ export interface PassRoute {
 export interface ZoneRoutesRequest {
   geometry: MultiPolygon;
   kind: LineKind;
+  /** How wide an arc is, inches; as wide as its edge where it is not said. */
+  chordIn?: number;
   quilt: { widthIn: number; lengthIn: number };
   /** From and to of each pass, inches, and the axis they lie along (0: x, 1: y). */
   bands: readonly (readonly [number, number])[];
@@ -55,12 +57,13 @@ export function passRoute(
 export function zoneRoutes({
   geometry,
   kind,
+  chordIn,
   quilt,
   bands,
   axis,
   startCostIn,
 }: ZoneRoutesRequest): PassRoute[] {
-  const lines = linesOf(geometry, kind, quilt);
+  const lines = linesOf(geometry, kind, quilt, chordIn);
   return bands.flatMap(([from, to], i) => {
     const found = passRoute(inBand(lines, axis, from, to, i === bands.length - 1), i + 1, quilt, startCostIn);
     return found ? [found] : [];

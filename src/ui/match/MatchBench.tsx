@@ -16,6 +16,8 @@ import type { CardFacts } from '@/ui/print/setting-card';
 import { CandidateTable } from './CandidateTable';
 import type { Candidate } from './candidate';
 import type { Held } from './HoldBar';
+import type { ZoneEnds } from '@/core/plan/zone-ends';
+import { endsFor, endsLine } from '@/core/stitch/ends';
 import { SettingCard } from './SettingCard';
 import type { VaryZone } from './VaryPanel';
 import { WhyTable } from './WhyTable';
@@ -40,6 +42,7 @@ export function MatchBench({
   held,
   machine,
   vary,
+  ends,
   card,
 }: {
   quiltId: string;
@@ -54,6 +57,8 @@ export function MatchBench({
   held: Held;
   machine: StitchMachine;
   vary: VaryZone;
+  /** What decides how its lines begin and end. */
+  ends: ZoneEnds;
   /** The card that stands, as it is printed. */
   card: CardFacts | null;
 }) {
@@ -109,6 +114,9 @@ export function MatchBench({
       )}
       <Problems problems={problems} />
       <SettingCard candidate={c} shank={shank} school={school} />
+      <p className="border-b py-2">
+        {endsLine(endsFor({ ...ends, thread: c.top, needleNm: c.setup.needle.nm }))}
+      </p>
       <VaryPanel
         key={picked}
         candidate={c}

@@ -309,6 +309,14 @@ describe('the bench of a zone', () => {
         seenVersion={2}
         backingHex="#d8cfbb"
         school="both"
+        ends={{
+          technique: 'swirls',
+          use: 'bed',
+          top: [{ fabric: 'quilting-cotton' }],
+          meetsEdge: false,
+          besideLater: false,
+          school: 'lock',
+        }}
         shank="Round shank"
         held={{ spi: 12 }}
         machine={coreMachine}

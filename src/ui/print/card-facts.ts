@@ -28,6 +28,7 @@ export function cardFacts(
   scales: Scales = {},
   settings?: ZoneSettings,
   school: TensionSchool = 'both',
+  ends = '',
 ): CardFacts {
   const topGf = s.provenTopGf ?? s.topGf;
   const bobbinGf = s.provenBobbinGf ?? s.bobbinGf;
@@ -55,6 +56,7 @@ export function cardFacts(
       { topGf, bobbinGf, spi: s.spi, hand, foot: s.foot },
       cones,
     ),
+    ends,
   };
 }
 

@@ -24,6 +24,8 @@ export interface CardFacts {
   /** What to watch for in the zone, and what was set otherwise at the machine; each in one line, or nothing. */
   watch: string;
   otherwise: string;
+  /** How lines begin and end, and where the needle stops; nothing where it is not known. */
+  ends: string;
 }
 
 /** A7 on its side, eight to a sheet of A4, drawn at 8 units a mm. */
@@ -105,7 +107,7 @@ export function settingCard(c: CardFacts): Drawing {
     c.bobbinSaid.unit,
     `bobbin${c.bobbinSaid.beside ? `, ${c.bobbinSaid.beside}` : ', set this first'}`,
   );
-  const line = [c.otherwise, c.watch && `Watch for: ${c.watch}`].filter(Boolean).join(' · ');
+  const line = [c.otherwise, c.watch && `Watch for: ${c.watch}`, c.ends].filter(Boolean).join(' · ');
   if (line) put(LEFT, 582, line, 20, 600, W - 2 * LEFT);
   return { width: W, height: H, marks, labels };
 }

@@ -26,6 +26,7 @@ export function PassPicture({
   pins,
   needle,
   path,
+  route,
   onPlace,
 }: {
   drawing: PassDrawing;
@@ -34,6 +35,8 @@ export function PassPicture({
   inHand: string | null;
   pins: readonly { xIn: number; yIn: number }[];
   needle: XY | null;
+  /** The way round the lines of the zone in hand. */
+  route: readonly { points: readonly XY[] }[];
   /** The machine’s own path, where one is linked. */
   path: readonly XY[];
   onPlace: (zoneId: string | null, at: XY) => void;
@@ -151,6 +154,7 @@ export function PassPicture({
           </g>
         );
       })}
+      <Way route={route} needle={path.at(-1) ?? needle} place={place} unit={unit} />
       {path.length > 1 && (
         <path
           d={path.map((p, i) => `${i === 0 ? 'M' : 'L'}${place(p).join(' ')}`).join('')}
@@ -176,6 +180,64 @@ export function PassPicture({
         })}
       {needle && inBand(needle) && <Needle at={place(needle)} unit={unit} />}
     </svg>
+  );
+}
+
+/** The way round a zone's lines: solid up to where the needle has come to, dashed after; each start numbered. */
+function Way({
+  route,
+  needle,
+  place,
+  unit,
+}: {
+  route: readonly { points: readonly XY[] }[];
+  needle: XY | null;
+  place: (p: XY) => XY;
+  unit: number;
+}) {
+  const all = route.flatMap(({ points }, path) => points.map((p, i) => ({ p, path, i })));
+  const away = ({ p }: { p: XY }) => Math.hypot(p[0] - needle![0], p[1] - needle![1]);
+  const here = needle && all.length > 0 ? all.reduce((a, b) => (away(b) < away(a) ? b : a)) : null;
+  const line = (points: readonly XY[]) =>
+    points.map((p, i) => `${i === 0 ? 'M' : 'L'}${place(p).join(' ')}`).join('');
+  return (
+    <g className="pointer-events-none">
+      {route.map(({ points }, k) => {
+        const gone = !here ? 0 : k < here.path ? points.length : k === here.path ? here.i + 1 : 0;
+        const [x, y] = place(points[0]!);
+        return (
+          <g key={k} fill="none" stroke="var(--indigo)" strokeWidth={3 * unit}>
+            {gone > 1 && <path d={line(points.slice(0, gone))} />}
+            {gone < points.length && (
+              <path
+                d={line(points.slice(Math.max(0, gone - 1)))}
+                strokeDasharray={`${7 * unit} ${5 * unit}`}
+              />
+            )}
+            <circle
+              cx={x}
+              cy={y}
+              r={9 * unit}
+              fill="var(--indigo)"
+              stroke="var(--ground)"
+              strokeWidth={unit}
+            />
+            <text
+              x={x}
+              y={y}
+              fontSize={13 * unit}
+              fontWeight={700}
+              stroke="none"
+              style={{ fill: 'var(--on-act)' }}
+              textAnchor="middle"
+              dominantBaseline="central"
+            >
+              {k + 1}
+            </text>
+          </g>
+        );
+      })}
+    </g>
   );
 }
 

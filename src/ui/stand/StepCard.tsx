@@ -99,8 +99,10 @@ export function StepCard({
             pins={pins}
             needle={needle}
             path={path}
+            route={zone.route}
             onPlace={onPlace}
           />
+          <p className="mt-1 text-16 leading-snug font-medium">{zone.ends}</p>
           <p className="mt-1 text-16 leading-snug text-ink2 max-sm:hidden">{safety}</p>
         </div>
         <div className="text-16 leading-snug sm:text-20">

@@ -56,6 +56,8 @@ const zone = (letter: string, part: Partial<ShownZone> = {}): ShownZone => ({
   needlePoint: 'sharp',
   besideRuler: false,
   watch: [],
+  ends: 'Start: here. End: there. Stop: needle down.',
+  route: [],
   ...part,
 });
 const step = (pass: number, thread: string, zones: ShownZone[]): ShownStep => ({

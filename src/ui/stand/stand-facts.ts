@@ -8,6 +8,7 @@ import { bandsOf, rolledMm } from '@/core/plan/work-plan';
 import { stepId } from '@/core/plan/step-key';
 import { rollPassByPass } from '@/core/stand/roll';
 import type { StandStep, StandZone } from '@/core/stand/state';
+import { endsLine } from '@/core/stitch/ends';
 import { type Mode } from '@/core/stitch/machine';
 import type { Eye, Point } from '@/core/tables/needles';
 import { type FootId, techniques } from '@/core/tables/techniques';
@@ -37,6 +38,10 @@ export interface ShownZone extends StandZone {
   needlePoint: Point;
   besideRuler: boolean;
   watch: WatchFor[];
+  /** How its lines begin and end and where the needle stops, in a line. */
+  ends: string;
+  /** The way round its lines in this pass; nothing where they are not followed. */
+  route: readonly { points: readonly XY[] }[];
 }
 
 /** A step with everything its screen says. */
@@ -120,6 +125,8 @@ export function shownSteps(view: QuiltView, read: Awaited<ReturnType<typeof read
           needlePoint: setup.needlePoint,
           besideRuler: techniques.get(zone.technique).besideRuler,
           watch: watchFor(zone),
+          ends: endsLine(planned.ends),
+          route: planned.way.routes.find((r) => r.pass === s.pass)?.paths ?? [],
         },
       ];
     }),

@@ -6,6 +6,7 @@ import { scalesOf } from '@/core/machine/scales';
 import { areaOf } from '@/core/geometry/polygon';
 import { match } from '@/core/match/match';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
+import { zoneEnds } from '@/core/plan/zone-ends';
 import { techniques } from '@/core/tables/techniques';
 import type { Cone } from '@/data/types';
 import { Empty } from '@/ui/kit/Empty';
@@ -105,6 +106,18 @@ export default async function MatchPage(props: QuiltPageProps) {
             smallestRadiusIn: zone.smallestRadiusIn,
             sandwich: sandwichOf(zone, quilt),
           }}
+          ends={zoneEnds(
+            {
+              geometry: zone.geometry,
+              technique: zone.technique,
+              fabrics: zone.fabrics.map((f) => ({ fabric: f.kind, busyness: f.busyness })),
+            },
+            quilt,
+            {
+              school: sources.preferences.endsSchool,
+              machine: { stops: machine.needleStops, ownTieOff: machine.ownTieOff },
+            },
+          )}
           quiltId={quilt.id}
           zone={{ id: zone.id, name: zone.name, letter: zone.letter, fabrics: zone.fabrics }}
           about={`${techniques.get(zone.technique).label}, ${zone.spacingIn} in spacing · best of ${found.weighed} set-ups`}

@@ -24,6 +24,8 @@ import { Sourced } from '@/ui/kit/Sourced';
 import { ZoneWorkTable } from '@/ui/plan/ZoneWorkTable';
 import { DensityTable } from '@/ui/plan/DensityTable';
 import { OrderList } from '@/ui/plan/OrderList';
+import { RoutePart } from '@/ui/plan/RoutePart';
+import { routedZones } from '@/ui/plan/routed-zones';
 import { StepForm } from '@/ui/plan/StepForm';
 import { ThreadTable } from '@/ui/plan/ThreadTable';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -34,6 +36,7 @@ export const metadata = { title: 'Quilt' };
 const PARTS = [
   { id: 'steps', label: 'Order of work' },
   { id: 'passes', label: 'Roll and reach' },
+  { id: 'route', label: 'Way round' },
   { id: 'thread', label: 'Thread and bobbins' },
   { id: 'zones', label: 'Zone by zone' },
   { id: 'density', label: 'Density' },
@@ -254,6 +257,21 @@ export default async function QuiltingPage(props: QuiltPageProps) {
             />
           </QuiltMap>
         </div>
+      )}
+      {part === 'route' && (
+        <RoutePart
+          quilt={{ name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
+          zones={routedZones(zones, plan)}
+          map={{
+            widthIn: quilt.widthIn,
+            lengthIn: quilt.lengthIn,
+            zones,
+            width: 480,
+            maxHeight: 600,
+            bands: passes && { depthsIn: passes.depthsIn, turned: passes.turned },
+            idPrefix: 'route',
+          }}
+        />
       )}
       {part === 'thread' && (
         <ThreadTable plan={plan} cones={cones} tray={tray} left={left} passesSewn={done} />

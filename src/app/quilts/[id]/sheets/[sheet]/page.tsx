@@ -10,6 +10,7 @@ import { readPlan } from '@/actions/plan';
 import type { ZoneSettings } from '@/core/log/fold';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
+import { endsLine } from '@/core/stitch/ends';
 import { lengthText } from '@/core/units/length-text';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { cardFacts } from '@/ui/print/card-facts';
@@ -282,7 +283,12 @@ function order({ view, steps }: Loaded) {
   );
 }
 
-function cards({ view, machine, scales, settings, preferences }: Loaded) {
+const endsIn = (plan: Loaded['plan'], zoneId: string) => {
+  const planned = plan.zones.find((p) => p.id === zoneId);
+  return planned ? endsLine(planned.ends) : '';
+};
+
+function cards({ view, machine, scales, settings, preferences, plan }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -301,6 +307,7 @@ function cards({ view, machine, scales, settings, preferences }: Loaded) {
               scales,
               settings.get(z.id),
               preferences.tensionSchool,
+              endsIn(plan, z.id),
             ),
           )}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
