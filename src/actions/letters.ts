@@ -9,7 +9,9 @@ import { moneyText } from '@/core/units/money';
 import { readClient } from '@/data/clients';
 import { readHandBack } from '@/data/hand-back';
 import { readPhotographBytes, readPhotographs } from '@/data/intakes';
+import { readOffers } from '@/data/offers';
 import { readPreferences } from '@/data/preferences';
+import { dueWords, offerWords } from './offer-words';
 import { signs } from '@/core/tables/symptoms';
 import type { Sql } from '@/data/sql';
 import { readCalendar } from './calendar';
@@ -22,12 +24,14 @@ const MOST_PICTURES = 6;
 /** Everything a letter about a quilt may tell, as it stands. */
 export async function letterFacts(sql: Sql, view: QuiltView, now: Date): Promise<LetterFacts> {
   const { quilt, zones, setups, shelf, conditions, faults } = view;
-  const [preferences, calendar, hand, photographs] = await Promise.all([
+  const [preferences, calendar, hand, photographs, offers] = await Promise.all([
     readPreferences(sql),
     readCalendar(sql, now),
     readHandBack(sql, quilt.id),
     readPhotographs(sql, { quiltId: quilt.id }),
+    readOffers(sql, quilt.id),
   ]);
+  const standing = offers.find((o) => o.state === 'offered' || o.state === 'agreed');
   const { units, currency, name } = preferences!;
   const size = (w: number, l: number) => `${lengthText(w, units)} by ${lengthText(l, units)}`;
   const job = calendar?.jobs.find((j) => j.quilt.id === quilt.id);
@@ -70,7 +74,8 @@ export async function letterFacts(sql: Sql, view: QuiltView, now: Date): Promise
           .toLowerCase(),
       ),
     washing: washingOf(view).lines,
-    due: null,
+    due: standing?.state === 'agreed' ? dueWords(standing, quilt.depositMinor) : null,
+    offer: standing ? offerWords(standing) : null,
     pictures: Math.min(MOST_PICTURES, photographs.length),
   };
 }

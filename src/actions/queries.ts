@@ -44,6 +44,8 @@ import { readPath, readRaw, readRun, readRuns } from '@/data/link';
 import { readEntries } from '@/data/log';
 import { readCalibrations, readMachine, readMachines, readScales } from '@/data/machines';
 import { readMishaps } from '@/data/mishaps';
+import { readOffers, readRates } from '@/data/offers';
+import { readKindsCameTo, readOfferSources } from './offers';
 import { readDrawer, readFitted, readFittedIn, readNeedles } from '@/data/needles';
 import { readPastWork } from '@/data/past';
 import { readPreferences } from '@/data/preferences';
@@ -136,6 +138,10 @@ const QUERIES = {
   readMachines: query(readMachines),
   readScales: query(readScales),
   readMishaps: query(readMishaps),
+  readRates: query(readRates),
+  readOffers: query(readOffers),
+  readOfferSources: query(readOfferSources),
+  readKindsCameTo: query(readKindsCameTo),
   readDrawer: query(readDrawer),
   readFitted: query(readFitted),
   readFittedIn: query(readFittedIn),

@@ -18,6 +18,7 @@ import * as map from './map';
 import * as motifs from './motifs';
 import * as needles from './needles';
 import * as offerDay from './offer-day';
+import * as offers from './offers';
 import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
 import * as prepared from './prepared';
@@ -103,6 +104,10 @@ export const COMMANDS = {
   keepMachine: command(machines.KeepMachine, machines.keepMachine),
   calibrate: command(machines.Calibrate, machines.calibrate),
   sewOn: command(machines.UseMachine, machines.sewOn),
+
+  keepRates: command(offers.KeepRates, offers.keepRates),
+  makeOffer: command(offers.MakeOffer, offers.makeOffer),
+  setOffer: command(offers.SetOffer, offers.setOffer),
 
   setPreferences: command(preferences.SetPreferences, preferences.setPreferences),
 

@@ -13,6 +13,7 @@ import { FAULT, FAULT_TOLD } from '@/core/fields/fault';
 import { CAME_OUT, WAIVED } from '@/core/fields/hand-back';
 import { ZONE, ZONE_FABRIC } from '@/core/fields/zone';
 import { YARN } from '@/core/fields/yarn';
+import { OFFER, RATES } from '@/core/fields/offer';
 import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
 import { EYES, POINTS } from '@/core/tables/needles';
@@ -46,6 +47,8 @@ const TABLES: Record<string, readonly Field[]> = {
   fault: [...FAULT, ...FAULT_TOLD],
   hand_back: [...CAME_OUT, ...WAIVED],
   calibration: CALIBRATION,
+  rates: RATES,
+  offer: OFFER,
 };
 const TYPES: Record<Field['kind'], readonly string[]> = {
   text: ['text'],

@@ -9,6 +9,7 @@ import type { FaultFields } from '@/core/fields/fault';
 import type { MeasuredStitches } from '@/core/fields/measured';
 import type { RoundFields } from '@/core/fields/round';
 import type { ZoneFabricFields, ZoneFields } from '@/core/fields/zone';
+import type { RatesFields } from '@/core/fields/offer';
 import type { RulerFields } from '@/core/fields/ruler';
 import type { YarnFields } from '@/core/fields/yarn';
 import type {
@@ -37,6 +38,11 @@ import type { Eye, Point } from '@/core/tables/needles';
 
 /** What the studio decides for itself. */
 export interface Preferences extends PreferenceFields {
+  version: number;
+}
+
+/** What the studio charges. */
+export interface Rates extends RatesFields {
   version: number;
 }
 

@@ -8,6 +8,7 @@ const PARTS = [
   ['yarn', 'Yarn'],
   ['rulers', 'Rulers'],
   ['preferences', 'How we work'],
+  ['rates', 'Rates'],
   ['learned', 'Learned'],
   ['files', 'Files in and out'],
 ] as const;

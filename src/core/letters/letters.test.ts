@@ -27,6 +27,7 @@ const facts = (part: Partial<LetterFacts> = {}): LetterFacts => ({
   mended: [],
   washing: [],
   due: null,
+  offer: null,
   pictures: 2,
   ...part,
 });

@@ -3,9 +3,10 @@ import { type ConditionFields } from '../fields/quilt';
 import { conditionAsks, CONDITION_KINDS, conditionMinutes } from '../tables/conditions';
 
 /** Letters a studio writes to a client, in the order of the work. */
-export const LETTERS = ['agreed', 'found', 'approve', 'date-moved', 'ready', 'shipped'] as const;
+export const LETTERS = ['offer', 'agreed', 'found', 'approve', 'date-moved', 'ready', 'shipped'] as const;
 export type LetterKind = (typeof LETTERS)[number];
 export const LETTER_LABEL: Readonly<Record<LetterKind, string>> = {
+  offer: 'The offer',
   agreed: 'What we agreed',
   found: 'What we found on it',
   approve: 'Thread and design to approve',
@@ -43,6 +44,8 @@ export interface LetterFacts {
   mended: readonly string[];
   washing: readonly string[];
   due: string | null;
+  /** The offer that stands, line by line, in words; null while there is none. */
+  offer: { lines: readonly string[]; total: string; until: string; note: string; hours: string } | null;
   pictures: number;
 }
 
@@ -83,6 +86,22 @@ function answerBy({ frameOn, today }: LetterFacts): string {
 type Written = Omit<Letter, 'missing'> & { missing?: string | null };
 
 const WRITE: Readonly<Record<LetterKind, (f: LetterFacts) => Written>> = {
+  offer: (f) => ({
+    subject: `${f.quilt}: our offer`,
+    missing: f.offer ? null : 'There is no offer that stands yet: make one first, under Take in, Offer.',
+    paragraphs: f.offer
+      ? [
+          `For quilting ${f.quilt}, ${f.size}, we offer:`,
+          list(f.offer.lines),
+          `Together: ${f.offer.total}.`,
+          ...(f.offer.hours
+            ? [`It is about ${f.offer.hours} of work. What it comes to lies within that.`]
+            : []),
+          ...(f.offer.note ? [f.offer.note] : []),
+          `The offer is good until ${day(f.offer.until)}. Please tell us whether you agree.`,
+        ]
+      : [],
+  }),
   agreed: (f) => ({
     subject: `${f.quilt}: what we agreed`,
     paragraphs: [

@@ -6,6 +6,16 @@ export type DensityRule = { kind: 'spacing'; k: number } | { kind: 'own-length' 
 export type TechniqueMode = 'idling' | 'idling-low' | 'resting' | 'manual';
 export type FootId = 'open-toe' | 'ruler' | 'bowl' | 'couching' | 'closed';
 
+/** Kinds of quilting as a price list knows them. */
+export const WORK_KINDS = ['edge', 'light', 'custom', 'dense'] as const;
+export type WorkKind = (typeof WORK_KINDS)[number];
+export const WORK_KIND_LABEL: Record<WorkKind, string> = {
+  edge: 'edge to edge',
+  light: 'light',
+  custom: 'custom',
+  dense: 'dense',
+};
+
 /** What is stitched in a zone. One row is the whole truth about a technique. */
 export interface Technique {
   id: string;
@@ -48,6 +58,8 @@ export interface Technique {
   figure: boolean;
   /** Its lines follow what is drawn on the map, and a way round them without lifting is found: along the edges, or in arcs from corner to corner. */
   routed: 'edges' | 'arcs' | null;
+  /** What kind of work it is on a price list (judgement). */
+  work: WorkKind;
   /** What is marked for it: nothing, ticks, a spine, or all of it. */
   marks: 'none' | 'ticks' | 'spine' | 'full';
 }
@@ -65,6 +77,7 @@ const USUAL = {
   holds: false,
   figure: false,
   routed: null,
+  work: 'custom',
   marks: 'none',
 } as const;
 const technique = (own: Omit<Technique, keyof typeof USUAL> & Partial<Technique>): Technique => ({
@@ -76,6 +89,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'open',
     label: 'left open',
+    work: 'light',
     handInPerS: 1,
     baseSpi: 11,
     radiusIn: null,
@@ -91,6 +105,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'baste',
     label: 'basting',
+    work: 'light',
     handInPerS: 2.5,
     baseSpi: 4,
     radiusIn: null,
@@ -107,6 +122,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'ditch',
     label: 'in the ditch',
+    work: 'light',
     routed: 'edges',
     handInPerS: 0.9,
     baseSpi: 11,
@@ -124,6 +140,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'outline',
     label: 'outline',
+    work: 'light',
     routed: 'edges',
     handInPerS: 1,
     baseSpi: 12,
@@ -140,6 +157,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'ruler-lines',
     label: 'ruler lines',
+    work: 'light',
     handInPerS: 1.2,
     baseSpi: 11,
     radiusIn: null,
@@ -204,6 +222,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'echo-irregular',
     label: 'irregular echo',
+    work: 'light',
     handInPerS: 2.2,
     baseSpi: 10,
     radiusIn: 0.5,
@@ -217,6 +236,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'meander-large',
     label: 'large meander',
+    work: 'edge',
     handInPerS: 2.5,
     baseSpi: 10,
     radiusIn: 0.75,
@@ -230,6 +250,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'meander-medium',
     label: 'medium meander',
+    work: 'light',
     handInPerS: 2.1,
     baseSpi: 10,
     radiusIn: 0.4,
@@ -256,6 +277,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'micro-fill',
     label: 'micro fill',
+    work: 'dense',
     handInPerS: 0.8,
     baseSpi: 14,
     radiusIn: 0.08,
@@ -269,6 +291,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'loops',
     label: 'loops',
+    work: 'light',
     handInPerS: 1.9,
     baseSpi: 11,
     radiusIn: 0.3,
@@ -282,6 +305,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'overlapping-waves',
     label: 'overlapping waves',
+    work: 'light',
     handInPerS: 2,
     baseSpi: 11,
     radiusIn: 0.3,
@@ -308,6 +332,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'pebbles',
     label: 'pebbles',
+    work: 'dense',
     handInPerS: 0.9,
     baseSpi: 13,
     radiusIn: 'half-spacing',
@@ -409,6 +434,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'thread-painting',
     label: 'thread painting',
+    work: 'dense',
     handInPerS: 0.9,
     baseSpi: 13,
     radiusIn: 0.1,
@@ -440,6 +466,7 @@ export const techniques = table<Technique>('Technique', [
   technique({
     id: 'guided-pattern',
     label: 'pantograph, edge to edge',
+    work: 'edge',
     handInPerS: 2,
     baseSpi: 11,
     radiusIn: null,

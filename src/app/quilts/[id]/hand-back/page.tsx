@@ -1,4 +1,6 @@
+import { moneyRange } from '@/actions/offer-words';
 import { ask } from '@/actions/queries';
+import { hoursWords } from '@/core/quote/offer';
 import { doneAt } from '@/actions/hand-back';
 import { cameOutOf, washingOf } from '@/actions/client-sheet';
 import { safety } from '@/core/cautions/cautions';
@@ -327,6 +329,7 @@ async function home(x: Loaded) {
   const { quilt } = x.view;
   // What it came to stands as it was on the day it went home.
   const c = (quilt.handedBackOn && x.hand.cameTo) || (await ask.cameToOf(x.view));
+  const agreed = (await ask.readOffers(quilt.id)).find((o) => o.state === 'agreed');
   const hours = (min: number) => `${(min / 60).toFixed(1)} h`;
   return (
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_360px]">
@@ -347,6 +350,14 @@ async function home(x: Loaded) {
                   ? `${c.usedM > 0 ? `${Math.round(c.usedM)} m drawn by logged steps` : 'none drawn step by step'}; ${Math.round(c.plannedM)} m by the plan`
                   : 'no card chosen',
               ],
+              ...(agreed
+                ? [
+                    [
+                      'Offered',
+                      `${moneyRange(agreed.lowMinor, agreed.highMinor, agreed.currency)}, for ${hoursWords(agreed.reckoned.frameHours)} at the frame`,
+                    ] as const,
+                  ]
+                : []),
               [
                 'Faults',
                 `${c.faults} in ${stitchesWords(c.stitches)} stitches${c.minutesLost > 0 ? `, ${minutesWords(c.minutesLost)} lost` : ''}`,

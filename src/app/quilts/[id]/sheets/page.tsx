@@ -8,6 +8,7 @@ const SHEETS = [
   ['loading', 'Loading sheet', 'Sizes, layers, which side goes where, passes and their depths.'],
   ['order', 'Order of work', 'Pass by pass and thread by thread, with room to tick.'],
   ['cards', 'Setting cards', 'One zone a card, eight to a sheet, to read at arm’s length.'],
+  ['offer', 'Offer', 'What it will cost, line by line, on one page.'],
   ['client', 'Client’s sheet', 'What was used, how it came out, how to wash and iron it.'],
 ] as const;
 

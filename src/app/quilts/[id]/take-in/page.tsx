@@ -135,6 +135,9 @@ export default async function TakeInPage(props: QuiltPageProps) {
         <ButtonLink look="quiet" href={`/quilts/${quilt.id}/slip`}>
           Print the slip
         </ButtonLink>
+        <ButtonLink look="quiet" href={`/quilts/${quilt.id}/offer`}>
+          Offer
+        </ButtonLink>
         <ButtonLink look="quiet" href={`/quilts/${quilt.id}/letters`}>
           Letters
         </ButtonLink>

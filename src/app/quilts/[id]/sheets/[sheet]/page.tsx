@@ -8,6 +8,9 @@ import { conditionWords } from '@/core/tables/conditions';
 import type { Prepared } from '@/data/types';
 import { readPlan } from '@/actions/plan';
 import type { ZoneSettings } from '@/core/log/fold';
+import { goodUntil } from '@/actions/offer-words';
+import type { StoredOffer } from '@/data/offers';
+import { OfferPaper } from '@/ui/offer/OfferPaper';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import { endsLine } from '@/core/stitch/ends';
@@ -27,9 +30,12 @@ import { readQuiltPage } from '../../quilt-page';
 
 export const metadata = { title: 'Sheet' };
 
-type Loaded = { rounds: TestRound[]; hand: HandBackOf; prepared: Omit<Prepared, 'version'> } & Awaited<
-  ReturnType<typeof readQuiltPage>
-> &
+type Loaded = {
+  offers: StoredOffer[];
+  rounds: TestRound[];
+  hand: HandBackOf;
+  prepared: Omit<Prepared, 'version'>;
+} & Awaited<ReturnType<typeof readQuiltPage>> &
   Awaited<ReturnType<typeof readPlan>> & { scales: Scales; settings: ReadonlyMap<string, ZoneSettings> };
 
 const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => React.ReactNode }>> = {
@@ -37,6 +43,7 @@ const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => Reac
   order: { title: 'Order of work', body: order },
   cards: { title: 'Setting cards', body: cards },
   strip: { title: 'Test strip', body: strip },
+  offer: { title: 'Offer', body: offer },
   client: { title: 'Client’s sheet', body: client },
 };
 
@@ -50,12 +57,13 @@ export default async function SheetPage({
   const sheet = SHEETS[(await params).sheet];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
-  const [plan, measured, hand, settings, prepared] = await Promise.all([
+  const [plan, measured, hand, settings, prepared, offers] = await Promise.all([
     ask.readPlan(page.view),
     ask.readScales(page.machine.id),
     ask.readHandBack(page.view.quilt.id),
     ask.readSettings(page.view.quilt.id),
     ask.readPrepared(page.view.quilt.id),
+    ask.readOffers(page.view.quilt.id),
   ]);
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await ask.readRounds(setup.id) : [];
@@ -65,6 +73,7 @@ export default async function SheetPage({
     ...plan,
     scales: scalesOf(measured),
     rounds,
+    offers,
     hand,
     settings,
     prepared: prepared ?? usualOf(quilt, plan.preferences),
@@ -117,6 +126,22 @@ function strip({ view, zone, rounds }: Loaded) {
         ))}
       </ol>
     </>
+  );
+}
+
+/** The offer that stands, on one page. */
+function offer({ view, offers }: Loaded) {
+  const standing = offers.find((o) => o.state === 'offered' || o.state === 'agreed');
+  if (!standing) return <p>No offer stands for this quilt yet.</p>;
+  const day = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
+  return (
+    <OfferPaper
+      offer={standing.reckoned}
+      currency={standing.currency}
+      title={`Offer ${standing.n} for ${view.quilt.client}, ${day(standing.madeOn)}`}
+      note={standing.note}
+      until={standing.state === 'offered' ? day(goodUntil(standing)) : undefined}
+    />
   );
 }
 
