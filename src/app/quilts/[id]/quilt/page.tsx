@@ -24,6 +24,11 @@ import { Sourced } from '@/ui/kit/Sourced';
 import { ZoneWorkTable } from '@/ui/plan/ZoneWorkTable';
 import { DensityTable } from '@/ui/plan/DensityTable';
 import { OrderList } from '@/ui/plan/OrderList';
+import { FitDayPart, type FitPageZone } from '@/ui/plan/FitDayPart';
+import { motifsRequest } from '@/actions/motifs';
+import type { QuiltView } from '@/actions/quilt-view';
+import { midMinutes } from '@/core/hours/sum';
+import type { Machine } from '@/data/types';
 import { RoutePart } from '@/ui/plan/RoutePart';
 import { routedZones } from '@/ui/plan/routed-zones';
 import { StepForm } from '@/ui/plan/StepForm';
@@ -37,6 +42,7 @@ const PARTS = [
   { id: 'steps', label: 'Order of work' },
   { id: 'passes', label: 'Roll and reach' },
   { id: 'route', label: 'Way round' },
+  { id: 'day', label: 'Fit the day' },
   { id: 'thread', label: 'Thread and bobbins' },
   { id: 'zones', label: 'Zone by zone' },
   { id: 'density', label: 'Density' },
@@ -273,6 +279,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           }}
         />
       )}
+      {part === 'day' && <FitDay view={view} machine={machine} read={read} />}
       {part === 'thread' && (
         <ThreadTable plan={plan} cones={cones} tray={tray} left={left} passesSewn={done} />
       )}
@@ -300,6 +307,47 @@ export default async function QuiltingPage(props: QuiltPageProps) {
         </div>
       )}
     </QuiltFrame>
+  );
+}
+
+/** What would have to change so that the quilt fits a day. */
+async function FitDay({
+  view,
+  machine,
+  read,
+}: {
+  view: QuiltView;
+  machine: Machine;
+  read: Awaited<ReturnType<typeof ask.readPlan>>;
+}) {
+  const [rulers, past] = await Promise.all([ask.readRulers(), ask.readPastMotifs()]);
+  const { plan, belief, left, preferences } = read;
+  const begun = new Set(
+    read.steps.filter((s) => isSewn(s, view.quilt.sewn)).flatMap((s) => s.zones.map((z) => z.id)),
+  );
+  const zones = view.zones.map((z): FitPageZone => {
+    const planned = plan.zones.find((p) => p.id === z.id)!;
+    const fixed = begun.has(z.id);
+    return {
+      id: z.id,
+      letter: z.letter,
+      name: z.name,
+      version: z.version,
+      technique: z.technique,
+      spacingIn: z.spacingIn,
+      minutes: fixed ? 0 : midMinutes({ parts: [planned.work] }, belief),
+      fixed,
+    };
+  });
+  const all = minutesKnown(left, belief).value.mid;
+  return (
+    <FitDayPart
+      key={zones.map((z) => z.version).join()}
+      quiltId={view.quilt.id}
+      motifs={motifsRequest(view, machine, rulers, preferences, past)}
+      zones={zones}
+      fixedMin={Math.max(0, all - zones.reduce((s, z) => s + z.minutes, 0))}
+    />
   );
 }
 

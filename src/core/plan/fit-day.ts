@@ -1,0 +1,195 @@
+import { MOTIFS } from '../motifs/motif-table';
+import { refusalOf } from '../motifs/gates';
+import { weigh, weighZone, type Weighed } from '../motifs/rank';
+import type { MotifsRequest } from '../motifs/request';
+import { quiltFacts, zoneFacts } from '../motifs/zone-facts';
+import { CoreError } from '../notes';
+import { techniques } from '../tables/techniques';
+
+/** A zone of the quilt as it stands: what is quilted in it, and the minutes the plan has for it. */
+export interface FitZone {
+  id: string;
+  technique: string;
+  spacingIn: number;
+  minutes: number;
+  /** Sewn already, or begun: it stays as it is. */
+  fixed?: boolean;
+}
+
+export type FitKind = 'scale' | 'simpler' | 'ditch' | 'open' | 'richer';
+
+/** One change: what is quilted in a zone instead, the minutes it saves (below 0: costs), and its harm in the unit of the penalties. */
+export interface FitChange {
+  zone: string;
+  kind: FitKind;
+  technique: string;
+  spacingIn: number;
+  gainMin: number;
+  harm: number;
+  /** What the zone loses by it. */
+  why: string;
+}
+
+export interface FitDay {
+  /** Minutes over the hours there are; below 0 there is time left. */
+  overMin: number;
+  /** Changes that save time, cheapest harm a minute first, each zone once in every kind. */
+  changes: FitChange[];
+  /** Of these, the ones that together make it fit, in the order to make them; null when nothing is enough. */
+  fit: FitChange[] | null;
+  /** What an hour more would buy: changes for the better that cost no more than it. */
+  better: FitChange[];
+}
+
+/** A change that saves less is not worth the talk, minutes. */
+const LEAST_MIN = 3;
+/** A change harms a little even where the penalties say it is as good: it was chosen otherwise. */
+const LEAST_HARM = 0.02;
+const SCALES = [1.25, 1.5, 2];
+const HOUR = 60;
+
+const WHY: Readonly<Record<string, string>> = {
+  fit: 'it fits the shape less well',
+  role: 'it is less usual there',
+  density: 'it is sparser than the zone wants',
+  bare: 'more is left bare',
+  seen: 'it is seen less',
+  print: 'the print hides it',
+  words: 'it tells less of the theme',
+  wish: 'it was wished for',
+  hand: 'it forgives the hand less',
+  fabric: 'the fabric takes it less well',
+  features: 'what lies there is in its way',
+  past: 'this studio has other habits',
+};
+
+/** What of the penalties grows most by a change, in words. */
+function whyOf(from: Weighed, to: Weighed): string {
+  const grown = Object.entries(to.parts)
+    .map(([k, v]) => [k, v - (from.parts[k as keyof typeof from.parts] ?? 0)] as const)
+    .filter(([k, by]) => by > 0.02 && WHY[k])
+    .sort((a, b) => b[1] - a[1]);
+  return grown[0] ? WHY[grown[0][0]]! : 'hardly anything is lost';
+}
+
+const kindOf = (from: string, to: Weighed): FitKind =>
+  to.motif.id === 'open'
+    ? 'open'
+    : to.motif.id === 'ditch'
+      ? 'ditch'
+      : to.motif.id === from
+        ? 'scale'
+        : 'simpler';
+
+/**
+ * What to change so that a quilt fits the hours there are: larger scales, simpler techniques, ditch only or left open, by
+ * minutes saved for their harm; and the other way, what an hour more would buy. The harm is that of what suits a zone.
+ * @param targetMin minutes there are. @param fixedMin minutes that no change saves: loading, rolling, taking off.
+ * @throws CoreError `too-short` at `hours` when the hours are fewer than what no change saves.
+ */
+export function fitDay(
+  request: MotifsRequest,
+  zones: readonly FitZone[],
+  fixedMin: number,
+  targetMin: number,
+): FitDay {
+  const nowMin = zones.reduce((s, z) => s + z.minutes, fixedMin);
+  const stays = zones.reduce((s, z) => s + (z.fixed ? z.minutes : 0), fixedMin);
+  if (targetMin <= stays)
+    throw new CoreError(
+      'too-short',
+      `Loading, rolling and what is begun take ${(stays / HOUR).toFixed(1)} hours by themselves: give more.`,
+      'hours',
+    );
+  const q = quiltFacts(request);
+  const facts = zoneFacts(request);
+  const found = zones.flatMap((zone) => {
+    const z = facts.find((f) => f.zone.id === zone.id);
+    const motif = MOTIFS.find(zone.technique);
+    if (!z || !motif || zone.fixed) return [];
+    const now = weigh(request, q, z, motif, motif.g ? zone.spacingIn : null);
+    // The plan knows this zone's hands and stops; what another technique takes is told in the same measure.
+    const measure = now.work.minutes > 0 ? zone.minutes / now.work.minutes : 1;
+    const scaled = motif.g
+      ? SCALES.map((s) => zone.spacingIn * s).filter((g) => g <= motif.g![1] && g <= q.gapLimitIn)
+      : [];
+    const tried = [
+      ...(refusalOf(request, q, z, motif, null)
+        ? []
+        : scaled.map((g) => weigh(request, q, z, motif, round(g)))),
+      ...weighZone(request, q, z).all,
+    ];
+    return tried.map((w) => ({ zone, now, to: w, minutes: w.work.minutes * measure }));
+  });
+  const changes = new Map<string, FitChange>();
+  const better = new Map<string, FitChange>();
+  for (const { zone, now, to, minutes } of found) {
+    const gainMin = zone.minutes - minutes;
+    const harm = to.score - now.score;
+    const same = to.motif.id === zone.technique && (to.spacingIn ?? zone.spacingIn) === zone.spacingIn;
+    if (same) continue;
+    const change: FitChange = {
+      zone: zone.id,
+      kind: kindOf(zone.technique, to),
+      technique: to.motif.id,
+      spacingIn: to.spacingIn ?? zone.spacingIn,
+      gainMin,
+      harm: Math.max(LEAST_HARM, harm),
+      why: whyOf(now, to),
+    };
+    const key = `${zone.id} ${change.kind}`;
+    const rate = (c: FitChange) => c.harm / c.gainMin;
+    const known = changes.get(key);
+    if (gainMin >= LEAST_MIN && (!known || rate(change) < rate(known))) changes.set(key, change);
+    if (harm < -0.1 && -gainMin <= HOUR && -gainMin >= LEAST_MIN) {
+      const was = better.get(zone.id);
+      if (!was || harm < was.harm)
+        better.set(zone.id, { ...change, kind: 'richer', harm, why: whyOf(to, now) });
+    }
+  }
+  const list = [...changes.values()].sort((a, b) => a.harm / a.gainMin - b.harm / b.gainMin);
+  return {
+    overMin: nowMin - targetMin,
+    changes: list,
+    fit: fitting(list, nowMin - targetMin),
+    better: [...better.values()].sort(
+      (a, b) => a.harm / Math.max(1, -a.gainMin) - b.harm / Math.max(1, -b.gainMin),
+    ),
+  };
+}
+
+const round = (g: number) => Math.round(g * 16) / 16;
+
+/**
+ * Changes taken cheapest harm first until the minutes are saved, one a zone; then those that turn out not to be needed are
+ * given back, the most harmful first.
+ */
+function fitting(list: readonly FitChange[], overMin: number): FitChange[] | null {
+  if (overMin <= 0) return [];
+  const taken = new Map<string, FitChange>();
+  const saved = () => [...taken.values()].reduce((s, c) => s + c.gainMin, 0);
+  for (const c of list) {
+    if (saved() >= overMin) break;
+    const own = taken.get(c.zone);
+    if (!own || c.gainMin > own.gainMin) taken.set(c.zone, c);
+  }
+  if (saved() < overMin) return null;
+  for (const c of [...taken.values()].sort((a, b) => b.harm - a.harm))
+    if (saved() - c.gainMin >= overMin) taken.delete(c.zone);
+  return [...taken.values()].sort((a, b) => a.harm / a.gainMin - b.harm / b.gainMin);
+}
+
+/** A change as a sentence. */
+export const fitWords = ({ kind, technique, spacingIn }: FitChange, from: string): string => {
+  const label = techniques.get(technique).label;
+  switch (kind) {
+    case 'open':
+      return 'leave it open';
+    case 'ditch':
+      return 'ditch only';
+    case 'scale':
+      return `${label} at ${spacingIn} in spacing`;
+    default:
+      return `${label}${MOTIFS.get(technique).g ? ` at ${spacingIn} in` : ''} instead of ${techniques.get(from).label}`;
+  }
+};
