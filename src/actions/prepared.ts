@@ -30,7 +30,12 @@ export const keepPrepared = (context: Context, input: unknown): Promise<Result<{
     asForm<PreparedForm>(KeepPrepared),
     input,
     async (tx, { key: _, quiltId, version, layout, ...rest }) => {
-      const kept = await writePrepared(tx, quiltId, version, { ...rest, layout: layout ?? null });
+      const kept = await writePrepared(tx, quiltId, version, {
+        ...rest,
+        battingHere: (rest.battingHere ?? '').trim(),
+        backingHere: (rest.backingHere ?? '').trim(),
+        layout: layout ?? null,
+      });
       return kept === null ? conflict(MEANWHILE) : done({ version: kept });
     },
     { prepared_quilt_id_fkey: ['quiltId', 'This quilt is not known. Go back to the Rack.'] },
@@ -54,6 +59,8 @@ export function usualOf(
     stretch: cloth.stretch >= 2,
     nap: ['plush', 'velvet', 'fleece'].includes(quilt.backingKind),
     stripIn: STRIP_IN,
+    battingHere: '',
+    backingHere: '',
     layout: null,
     withQuilts: [],
   };

@@ -269,6 +269,22 @@ export const PREPARED = [
   { id: 'nap', label: 'has a nap', kind: 'yes' },
   { id: 'stripIn', label: 'Strips cut at', noun: 'The strips, in inches,', kind: 'inches', range: [0.5, 12] },
   {
+    id: 'battingHere',
+    label: 'Batting that is here',
+    kind: 'text',
+    most: 300,
+    mayBeEmpty: true,
+    hint: '72 × 90; 40 × 80',
+  },
+  {
+    id: 'backingHere',
+    label: 'Backing that is here',
+    kind: 'text',
+    most: 300,
+    mayBeEmpty: true,
+    hint: '72 × 90; 40 × 80',
+  },
+  {
     id: 'layout',
     label: 'Way',
     kind: 'choice',

@@ -37,6 +37,15 @@ test('what is begun stays as it is', () => {
   const day = fitDay(request(3), [zone(0, { fixed: true }), zone(1), zone(2)], 60, 200);
   expect(day.changes.every((c) => c.zone !== 'z0')).toBe(true);
 });
+test('a little too long is mended by a little: no technique is given up for what a scale saves', () => {
+  const day = fitDay(
+    request(5),
+    [0, 1, 2, 3, 4].map((i) => zone(i)),
+    60,
+    60 + 60 + 80 + 100 + 60 + 80 - 6,
+  );
+  expect(day.fit!.map((c) => c.kind)).toEqual(['scale']);
+});
 test('whatever the hours, changes save time, the fit is enough and holds nothing that is not needed', () => {
   fc.assert(
     fc.property(

@@ -43,8 +43,19 @@ export interface FitDay {
 
 /** A change that saves less is not worth the talk, minutes. */
 const LEAST_MIN = 3;
-/** A change harms a little even where the penalties say it is as good: it was chosen otherwise. */
-const LEAST_HARM = 0.02;
+/**
+ * A change harms a little even where the penalties say it is as good: it was chosen otherwise. Another scale hardly, another
+ * technique more, what is left out most (judgement).
+ */
+const LEAST_HARM: Readonly<Record<FitKind, number>> = {
+  scale: 0.03,
+  simpler: 0.2,
+  ditch: 0.35,
+  open: 0.45,
+  richer: 0,
+};
+/** Time saved beyond what is needed is work left undone: so much harm a minute. */
+const SPARE_HARM = 0.002;
 const SCALES = [1.25, 1.5, 2];
 const HOUR = 60;
 
@@ -121,6 +132,10 @@ export function fitDay(
     ];
     return tried.map((w) => ({ zone, now, to: w, minutes: w.work.minutes * measure }));
   });
+  // Harm in a large zone is seen more.
+  const roots = new Map(facts.map((f) => [f.zone.id, Math.sqrt(f.areaIn2)]));
+  const mean = [...roots.values()].reduce((a, b) => a + b, 0) / Math.max(1, roots.size);
+  const weightOf = (id: string) => 0.4 + (0.6 * (roots.get(id) ?? mean)) / mean;
   const changes = new Map<string, FitChange>();
   const better = new Map<string, FitChange>();
   for (const { zone, now, to, minutes } of found) {
@@ -128,13 +143,14 @@ export function fitDay(
     const harm = to.score - now.score;
     const same = to.motif.id === zone.technique && (to.spacingIn ?? zone.spacingIn) === zone.spacingIn;
     if (same) continue;
+    const kind = kindOf(zone.technique, to);
     const change: FitChange = {
       zone: zone.id,
-      kind: kindOf(zone.technique, to),
+      kind,
       technique: to.motif.id,
       spacingIn: to.spacingIn ?? zone.spacingIn,
       gainMin,
-      harm: Math.max(LEAST_HARM, harm),
+      harm: (LEAST_HARM[kind] + Math.max(0, harm)) * weightOf(zone.id),
       why: whyOf(now, to),
     };
     const key = `${zone.id} ${change.kind}`;
@@ -161,22 +177,34 @@ export function fitDay(
 const round = (g: number) => Math.round(g * 16) / 16;
 
 /**
- * Changes taken cheapest harm first until the minutes are saved, one a zone; then those that turn out not to be needed are
- * given back, the most harmful first.
+ * The changes, one a zone at most, that save enough with the least harm: exact to the minute, by dynamic programming over the
+ * minutes still to be saved.
  */
 function fitting(list: readonly FitChange[], overMin: number): FitChange[] | null {
   if (overMin <= 0) return [];
-  const taken = new Map<string, FitChange>();
-  const saved = () => [...taken.values()].reduce((s, c) => s + c.gainMin, 0);
-  for (const c of list) {
-    if (saved() >= overMin) break;
-    const own = taken.get(c.zone);
-    if (!own || c.gainMin > own.gainMin) taken.set(c.zone, c);
+  const need = Math.ceil(overMin);
+  const byZone = new Map<string, FitChange[]>();
+  for (const c of list) byZone.set(c.zone, [...(byZone.get(c.zone) ?? []), c]);
+  interface Best {
+    harm: number;
+    taken: readonly FitChange[];
   }
-  if (saved() < overMin) return null;
-  for (const c of [...taken.values()].sort((a, b) => b.harm - a.harm))
-    if (saved() - c.gainMin >= overMin) taken.delete(c.zone);
-  return [...taken.values()].sort((a, b) => a.harm / a.gainMin - b.harm / b.gainMin);
+  // best[m]: the least harm with which at least m minutes are saved.
+  let best: (Best | null)[] = [{ harm: 0, taken: [] }, ...Array<null>(need).fill(null)];
+  for (const options of byZone.values()) {
+    const next = [...best];
+    for (const c of options)
+      for (let m = 0; m <= need; m++) {
+        const from = best[m];
+        if (!from) continue;
+        const to = Math.min(need, m + Math.floor(c.gainMin));
+        const harm = from.harm + c.harm + SPARE_HARM * c.gainMin;
+        if (!next[to] || harm < next[to].harm) next[to] = { harm, taken: [...from.taken, c] };
+      }
+    best = next;
+  }
+  const found = best[need];
+  return found ? [...found.taken].sort((x, y) => x.harm / x.gainMin - y.harm / y.gainMin) : null;
 }
 
 /** A change as a sentence. */

@@ -5,6 +5,7 @@ import { doors } from '@/actions/doors';
 import { LAYOUT_LABEL, PREPARED } from '@/core/fields/quilt';
 import type { Prepared } from '@/data/types';
 import { type Backing, planBacking, planBinding } from '@/core/backing/backing';
+import type { weightOf } from '@/core/backing/in-hand';
 import { packSmall } from '@/core/backing/pack';
 import { safety } from '@/core/cautions/cautions';
 import { attempt } from '@/core/notes';
@@ -18,6 +19,7 @@ import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { useAutosave } from '@/ui/kit/use-autosave';
+import { InHandLine } from './InHand';
 import { cuttingDiagram, packedDiagram } from './cutting';
 
 const SELVAGE_IN = 0.5;
@@ -25,7 +27,8 @@ const BETWEEN_IN = 4;
 
 const SPECS = formFields(PREPARED).filter((f) => f.name !== 'layout');
 const STRIP = SPECS.filter((f) => f.name === 'stripIn');
-const FIELDS = SPECS.filter((f) => f.name !== 'stripIn');
+const HERE = SPECS.filter((f) => f.name === 'battingHere' || f.name === 'backingHere');
+const FIELDS = SPECS.filter((f) => f.name !== 'stripIn' && !HERE.includes(f));
 
 interface Small {
   id: string;
@@ -43,6 +46,7 @@ export function PrepareBench({
   backing,
   batting,
   battingShrinkPct,
+  weight,
   frameIn,
   others,
 }: {
@@ -55,6 +59,8 @@ export function PrepareBench({
   backing: string;
   batting: string;
   battingShrinkPct: number;
+  /** What it will weigh dry and spun, and how long it dries. */
+  weight: ReturnType<typeof weightOf>;
   frameIn: number;
   others: Small[];
 }) {
@@ -79,7 +85,9 @@ export function PrepareBench({
   // Kept as it is chosen; only what can be read is.
   const chosenNow = JSON.stringify({ ...read, layout, withQuilts: withOthers });
   const kept = useRef(chosenNow);
-  const isReadable = SPECS.every((f) => f.kind === 'yes' || typeof read[f.name] === 'number');
+  const isReadable = SPECS.every(
+    (f) => f.kind === 'yes' || f.kind === 'text' || typeof read[f.name] === 'number',
+  );
   useEffect(() => {
     if (chosenNow === kept.current || !isReadable) return;
     kept.current = chosenNow;
@@ -162,8 +170,32 @@ export function PrepareBench({
             </b>
             . It shrinks about {battingShrinkPct} % in the first wash.
           </p>
+          <p className="mt-2 text-ink2">
+            Quilted it weighs about {weight.dryKg.toFixed(1)} kg, {weight.wetKg.toFixed(1)} kg when spun after
+            a wash; lying flat it dries in about {Math.round(weight.dryingH)} hours.
+          </p>
         </section>
       </div>
+      <section aria-label="What is here" className="mt-6">
+        <h3 className="border-t-2 border-ink pt-2 text-20">What is here against what is needed</h3>
+        <SpecFields specs={HERE} form={form} className="mt-2 grid gap-3 md:grid-cols-2" />
+        <div className="mt-2 space-y-1" aria-live="polite">
+          <InHandLine
+            what="batting"
+            text={String(values.battingHere ?? '')}
+            quilt={quilt}
+            marginIn={marginIn ?? 0}
+            length={length}
+          />
+          <InHandLine
+            what="backing"
+            text={String(values.backingHere ?? '')}
+            quilt={quilt}
+            marginIn={marginIn ?? 0}
+            length={length}
+          />
+        </div>
+      </section>
       {others.length > 0 && (
         <section aria-label="Several on one backing" className="mt-6">
           <h3 className="border-t-2 border-ink pt-2 text-20">Several small quilts on this backing</h3>

@@ -23,11 +23,12 @@ const bench = (part: Partial<Parameters<typeof PrepareBench>[0]> = {}) =>
     <PrepareBench
       quilt={quilt}
       units="inch"
-      start={{ stripIn: 2.5, layout: null, withQuilts: [], ...start }}
+      start={{ stripIn: 2.5, battingHere: '', backingHere: '', layout: null, withQuilts: [], ...start }}
       version={0}
       backing="Driftwood dot"
       batting="Drumlin 80/20"
       battingShrinkPct={3}
+      weight={{ dryKg: 2, wetKg: 3.4, dryingH: 9 }}
       frameIn={132}
       others={[]}
       {...part}
@@ -134,7 +135,15 @@ test('the packed drawing keeps every quilt on the fabric, and names it', () => {
 
 test('what was chosen before stands, and what is chosen now is kept by itself', async () => {
   bench({
-    start: { ...start, clothIn: 108, stripIn: 2.25, layout: 'whole-turned', withQuilts: [] },
+    start: {
+      ...start,
+      battingHere: '',
+      backingHere: '',
+      clothIn: 108,
+      stripIn: 2.25,
+      layout: 'whole-turned',
+      withQuilts: [],
+    },
     version: 3,
   });
   expect(screen.getByRole('radio', { name: 'in one piece, turned' })).toBeChecked();
@@ -152,4 +161,14 @@ test('what was chosen before stands, and what is chosen now is kept by itself', 
       }),
     { timeout: 4000 },
   );
+});
+
+test('what is here is held against what is needed, per side', async () => {
+  bench();
+  await fillAt(/Batting that is here/, '20 × 20; 200 × 200');
+  expect(await screen.findByText(/is enough/)).toBeInTheDocument();
+  await fillAt(/Batting that is here/, '20 × 20');
+  expect(await screen.findByText(/Not enough: .* lacks .* across and .* along/)).toBeInTheDocument();
+  await fillAt(/Batting that is here/, 'a bit');
+  expect(await screen.findByText(/Write pieces as 72 × 90/)).toBeInTheDocument();
 });

@@ -1,5 +1,6 @@
 import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
+import { WhichRuler } from '@/ui/rulers/WhichRuler';
 import { RulerBench } from '@/ui/workroom/RulerBench';
 
 export const metadata = { title: 'Rulers' };
@@ -13,6 +14,7 @@ export default async function RulersPage() {
   return (
     <>
       <RulerBench rulers={rulers} machines={machines} />
+      <WhichRuler rulers={rulers} offsetIn={machines[0]?.footOffsetIn ?? 0.25} />
       <PutAwayList away={away.filter((x) => x.what === 'ruler')} />
     </>
   );

@@ -1,4 +1,5 @@
 import { ask } from '@/actions/queries';
+import { weightOf } from '@/core/backing/in-hand';
 import { battings } from '@/core/tables/battings';
 import { usualOf } from '@/actions/prepared';
 import { PrepareBench } from '@/ui/prepare/PrepareBench';
@@ -26,6 +27,11 @@ export default async function PreparePage(props: QuiltPageProps) {
         version={prepared?.version ?? 0}
         backing={quilt.backing}
         battingShrinkPct={battings.get(quilt.battingKind).shrinkPct}
+        weight={weightOf(quilt, {
+          top: view.zones[0]?.fabrics[0]?.kind ?? 'quilting-cotton',
+          batting: quilt.battingKind,
+          backing: quilt.backingKind,
+        })}
         batting={quilt.batting}
         frameIn={machine.frameIn}
         others={rack

@@ -8,6 +8,8 @@ const SHEETS = [
   ['loading', 'Loading sheet', 'Sizes, layers, which side goes where, passes and their depths.'],
   ['order', 'Order of work', 'Pass by pass and thread by thread, with room to tick.'],
   ['cards', 'Setting cards', 'One zone a card, eight to a sheet, to read at arm’s length.'],
+  ['route', 'Way round', 'Ditch, outlines and arcs without lifting, pass by pass.'],
+  ['marking', 'Marking strip', 'A border’s ticks at full size, to lay on the fabric.'],
   ['offer', 'Offer', 'What it will cost, line by line, on one page.'],
   ['client', 'Client’s sheet', 'What was used, how it came out, how to wash and iron it.'],
 ] as const;
@@ -25,7 +27,9 @@ export default async function SheetsPage(props: QuiltPageProps) {
               <br />
               <span className="text-ink2">{about}</span>
             </span>
-            <ButtonLink href={`/quilts/${view.quilt.id}/sheets/${id}`}>Open</ButtonLink>
+            <ButtonLink href={id === 'marking' ? '/marking-strip' : `/quilts/${view.quilt.id}/sheets/${id}`}>
+              Open
+            </ButtonLink>
           </li>
         ))}
       </ul>

@@ -11,6 +11,8 @@ import type { ZoneSettings } from '@/core/log/fold';
 import { goodUntil } from '@/actions/offer-words';
 import type { StoredOffer } from '@/data/offers';
 import { OfferPaper } from '@/ui/offer/OfferPaper';
+import { inHand } from '@/core/backing/in-hand';
+import { readPieces } from '@/core/backing/read-pieces';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import { endsLine } from '@/core/stitch/ends';
@@ -19,7 +21,9 @@ import { DrawingSvg } from '@/ui/draw/Marks';
 import { cardFacts } from '@/ui/print/card-facts';
 import { settingCard } from '@/ui/print/setting-card';
 import { Sheet } from '@/ui/print/Sheet';
-import { QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { routedZones } from '@/ui/plan/routed-zones';
+import { mapScale, QuiltMap } from '@/ui/quilt-map/QuiltMap';
+import { RouteLayer } from '@/ui/quilt-map/RouteLayer';
 import { clientSheet } from '@/actions/client-sheet';
 import type { HandBackOf } from '@/data/hand-back';
 import type { TestRound } from '@/data/types';
@@ -43,6 +47,7 @@ const SHEETS: Readonly<Record<string, { title: string; body: (x: Loaded) => Reac
   order: { title: 'Order of work', body: order },
   cards: { title: 'Setting cards', body: cards },
   strip: { title: 'Test strip', body: strip },
+  route: { title: 'Way round', body: wayRound },
   offer: { title: 'Offer', body: offer },
   client: { title: 'Client’s sheet', body: client },
 };
@@ -129,6 +134,43 @@ function strip({ view, zone, rounds }: Loaded) {
   );
 }
 
+/** The way round the lines of each zone, pass by pass. */
+function wayRound({ view, plan }: Loaded) {
+  const { quilt, zones } = view;
+  const routed = routedZones(zones, plan);
+  if (routed.length === 0) return <p>No zone of this quilt has lines to go round.</p>;
+  const { passes } = plan;
+  const map = {
+    widthIn: quilt.widthIn,
+    lengthIn: quilt.lengthIn,
+    zones,
+    width: 560,
+    maxHeight: 560,
+    bands: passes && { depthsIn: passes.depthsIn, turned: passes.turned },
+  };
+  return routed.map((z) => (
+    <section key={z.id} className="mb-4 break-inside-avoid">
+      <h2 className="text-20">
+        {z.letter} {z.name}, {z.work}
+      </h2>
+      <p>
+        {z.routes
+          .map(
+            (r) =>
+              `pass ${r.pass}: ${r.starts} ${r.starts === 1 ? 'start' : 'starts'}, ${Math.round(r.sewnIn)} in`,
+          )
+          .join('; ')}
+        . Ends: {z.endWay}.
+      </p>
+      <QuiltMap {...map} idPrefix={`way-${z.letter}`} chosenId={z.id}>
+        {z.routes.map((r) => (
+          <RouteLayer key={r.pass} paths={r.paths} unit={1 / mapScale(map, 20)} />
+        ))}
+      </QuiltMap>
+    </section>
+  ));
+}
+
 /** The offer that stands, on one page. */
 function offer({ view, offers }: Loaded) {
   const standing = offers.find((o) => o.state === 'offered' || o.state === 'agreed');
@@ -195,6 +237,7 @@ function loading({ view, machine, plan, preferences, prepared }: Loaded) {
               'Backing',
               `${quilt.backing}${layout ? ` ${LAYOUT_LABEL[layout]}` : ''}, cut ${size(quilt.widthIn + 2 * marginIn + testMarginIn, quilt.lengthIn + 2 * marginIn)}`,
             ],
+            ...hereRows(prepared, quilt, size),
             ['Test margin', `${lengthText(testMarginIn, preferences.units)} on the right`],
             [
               'Goes on',
@@ -270,6 +313,35 @@ function loading({ view, machine, plan, preferences, prepared }: Loaded) {
       />
     </div>
   );
+}
+
+/** What is there against what is needed, for the batting and the backing. */
+function hereRows(
+  { battingHere, backingHere, marginIn }: Loaded['prepared'],
+  quilt: { widthIn: number; lengthIn: number },
+  size: (w: number, l: number) => string,
+): [string, string][] {
+  return (
+    [
+      ['Batting here', battingHere],
+      ['Backing here', backingHere],
+    ] as const
+  ).flatMap(([label, text]): [string, string][] => {
+    const pieces = readPieces(text);
+    if (!pieces || pieces.length === 0) return [];
+    const { fits, joined } = inHand(quilt, marginIn, pieces);
+    const name = (i: number) => size(pieces[i]!.widthIn, pieces[i]!.lengthIn);
+    return [
+      [
+        label,
+        fits
+          ? `${name(fits.index)}, enough${fits.turned ? ' turned' : ''}`
+          : joined
+            ? `join ${joined.indexes.map(name).join(' and ')}`
+            : 'not enough',
+      ],
+    ];
+  });
 }
 
 function order({ view, steps }: Loaded) {
