@@ -161,6 +161,7 @@ export function MotifsBench({
         </div>
         {own && (
           <Picks
+            shape={zone.geometry}
             answer={own}
             held={holds[zoneId] ?? null}
             hold={(h) => {

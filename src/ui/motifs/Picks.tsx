@@ -5,7 +5,9 @@ import type { ZoneAnswer } from '@/core/motifs/motifs';
 import { techniques } from '@/core/tables/techniques';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
+import type { MultiPolygon } from '@/core/geometry/polygon';
 import { HeadRow } from '@/ui/kit/HeadRow';
+import { ZoneDrawing } from './ZoneDrawing';
 
 /** A technique held in a zone while the rest is chosen round it. */
 export interface Hold {
@@ -19,12 +21,15 @@ const minutes = ({ low, mid, high }: { low: number; mid: number; high: number })
 /** What would suit one zone, best first, each with its reasons; and what is not for it, with why. */
 export function Picks({
   answer,
+  shape,
   held,
   hold,
   use,
   busy,
 }: {
   answer: ZoneAnswer;
+  /** The zone's own outline. */
+  shape: MultiPolygon;
   held: Hold | null;
   hold: (h: Hold | null) => void;
   use: (pick: { technique: string; spacingIn: number | null }) => void;
@@ -53,7 +58,15 @@ export function Picks({
             const isHeld = held?.technique === p.technique;
             return (
               <tr key={p.technique} className={`border-t align-top ${isHeld ? 'bg-indigo-tint' : ''}`}>
-                <td className="py-2 pr-3 font-semibold">{label(p.technique)}</td>
+                <td className="py-2 pr-3 font-semibold">
+                  {label(p.technique)}
+                  <ZoneDrawing
+                    id={`pick-${answer.id}-${p.technique}`}
+                    shape={shape}
+                    technique={p.technique}
+                    spacingIn={p.spacingIn}
+                  />
+                </td>
                 <td className="py-2 pr-3 whitespace-nowrap">
                   {p.spacingIn === null ? '' : `${p.spacingIn} in`}
                 </td>
