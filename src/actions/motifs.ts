@@ -33,6 +33,23 @@ export const readPastMotifs = async (sql: Sql): Promise<NonNullable<MotifsReques
       : [],
   );
 
+/** What of a studio moves what it quilts: its machine, its rulers, its ways. */
+export const motifStudio = (
+  machine: Pick<Machine, 'throatIn' | 'feet'>,
+  rulers: readonly Pick<Ruler, 'shape'>[],
+  preferences: Pick<Preferences, 'ditchSchool' | 'motifSchool'>,
+): Pick<MotifsRequest, 'machine' | 'preferences'> => ({
+  machine: {
+    throatIn: machine.throatIn,
+    feet: machine.feet,
+    rulers: [...new Set(rulers.map((r) => r.shape))],
+  },
+  preferences: {
+    ditch: preferences.ditchSchool === 'as-travel' ? 'travel' : 'first',
+    motifs: preferences.motifSchool,
+  },
+});
+
 /** A stored quilt as it is asked what to quilt where. */
 export function motifsRequest(
   { quilt, zones }: QuiltView,
@@ -61,16 +78,8 @@ export function motifsRequest(
       visibility: z.visibility,
     })),
     neighbours: seamsOf(zones).map(({ a, b, lengthIn }) => ({ a, b, seamIn: lengthIn })),
-    machine: {
-      throatIn: machine.throatIn,
-      feet: machine.feet,
-      rulers: [...new Set(rulers.map((r) => r.shape))],
-    },
+    ...motifStudio(machine, rulers, preferences),
     past,
-    preferences: {
-      ditch: preferences.ditchSchool === 'as-travel' ? 'travel' : 'first',
-      motifs: preferences.motifSchool,
-    },
   };
 }
 

@@ -6,15 +6,17 @@ import { offerDay } from '@/core/calendar/promise';
 import { QUILT, type QuiltFields } from '@/core/fields/quilt';
 import { CoreError } from '@/core/notes';
 import { eighth } from '@/core/plan/measure';
+import { firstWork } from '@/core/motifs/first-work';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import type { Range } from '@/core/statistics/log-normal';
 import { CONDITION_KINDS, conditionMinutes } from '@/core/tables/conditions';
 import { readBattings, readFabrics } from '@/data/cloths';
+import { readRulers } from '@/data/rulers';
 import type { Quilt, Zone } from '@/data/types';
 import { jobsOf } from './calendar';
 import type { Context } from './context';
 import { planOf } from './plan';
-import { firstWork } from './quilts';
+import { motifStudio, readPastMotifs } from './motifs';
 import { done, refuse, type Result } from './result';
 import { asForm, Fields, Id, Maybe, Num, OneOf, Whole } from './rules';
 import { check } from './validate';
@@ -93,10 +95,12 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
   if (!checked.ok) return checked;
   const form = checked.value;
   const { sql, now } = context;
-  const [room, battings, fabrics] = await Promise.all([
+  const [room, battings, fabrics, rulers, past] = await Promise.all([
     readWaiting(sql),
     readBattings(sql),
     readFabrics(sql),
+    readRulers(sql),
+    readPastMotifs(sql),
   ]);
   const machine = room?.machines.find((m) => m.id === form.machineId);
   if (!room || !machine) return refuse('Pick the machine.', 'machineId');
@@ -106,7 +110,7 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
   });
   let zones: Zone[];
   try {
-    zones = planZones({
+    const laid = planZones({
       kind: form.plan,
       widthIn: quilt.widthIn,
       lengthIn: quilt.lengthIn,
@@ -114,8 +118,26 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
       columns: form.columns ?? undefined,
       rows: form.rows ?? undefined,
       sashIn: form.sashIn ?? undefined,
-    }).map((z, i) => ({
-      ...firstWork(z),
+    });
+    const work = firstWork(laid, {
+      quilt: {
+        widthIn: quilt.widthIn,
+        lengthIn: quilt.lengthIn,
+        use: quilt.use,
+        battingId: quilt.battingKind,
+        backing: quilt.backingKind,
+      },
+      top: [{ fabric: PLAIN.kind }],
+      features: [],
+      visibility: 'texture',
+      ...motifStudio(machine, rulers, room.preferences),
+      past,
+    });
+    zones = laid.map((z, i) => ({
+      ...z,
+      ...work[i]!,
+      smallestRadiusIn: null,
+      lengthIn: null,
       id: `zone-${i}`,
       quiltId: quilt.id,
       letter: String.fromCharCode(65 + i),

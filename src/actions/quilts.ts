@@ -3,7 +3,6 @@ import { ArrayMaxSize, ArrayMinSize, ArrayUnique, IsArray, IsIn } from 'class-va
 import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import { VISIBILITIES, type VisibilityWish } from '@/core/fields/lists';
-import type { MultiPolygon } from '@/core/geometry/polygon';
 import { spacingFor } from '@/core/density/spacing-for';
 import { PLAN_LABEL, type PlanKind, planZones } from '@/core/plan/plan-kinds';
 import { features } from '@/core/tables/features';
@@ -21,6 +20,12 @@ import {
   type QuiltFields,
 } from '@/core/fields/quilt';
 import { eighth } from '@/core/plan/measure';
+import { firstWork, type NewZone } from '@/core/motifs/first-work';
+import { readBattings, readFabrics } from '@/data/cloths';
+import { readPreferences } from '@/data/preferences';
+import { readRulers } from '@/data/rulers';
+import type { Machine } from '@/data/types';
+import { motifStudio, readPastMotifs } from './motifs';
 import { addToClient } from '@/data/clients';
 import { insertCondition } from '@/data/conditions';
 import { closeIntake } from '@/data/intakes';
@@ -93,24 +98,6 @@ const NOT_KNOWN: Meanings = {
   zone_fabric_fabric_id_fkey: ['fabrics', 'A fabric is not known any more.'],
 };
 
-/** What each zone of a new plan is quilted with until it is said otherwise. */
-const FIRST_WORK: Readonly<Record<string, string>> = {
-  Border: 'ruler-lines',
-  Corners: 'swirls',
-  Sashing: 'ditch',
-};
-/** A zone of a new layout with the work it begins with. */
-export function firstWork(z: { name: string; geometry: MultiPolygon }) {
-  const t = techniques.get(FIRST_WORK[z.name] ?? 'meander-medium');
-  return {
-    name: z.name,
-    geometry: z.geometry,
-    technique: t.id,
-    spacingIn: spacingFor(t, z.geometry),
-    smallestRadiusIn: null,
-    lengthIn: null,
-  };
-}
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 /** Shares of cloths, adding up to 1. */
 const sharesOf = (cloths: readonly ClothSaid[]) => {
@@ -181,7 +168,8 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       if (form.dueOn < takenInOn) return refuse('That day is past. Promise a day to come.', 'dueOn');
       const [widthIn, lengthIn] = [eighth(form.widthsIn), eighth(form.lengthsIn)];
       const machine = await readMachine(tx, form.machineId);
-      if (machine && Math.min(widthIn, lengthIn) > machine.frameIn)
+      if (!machine) return refuse('This machine is not known any more.', 'machineId');
+      if (Math.min(widthIn, lengthIn) > machine.frameIn)
         return refuse(
           `This top is wider than the frame of ${machine.name} either way (${machine.frameIn} in). Check the measures, or pick another machine.`,
           'machineId',
@@ -216,9 +204,13 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       await agreeOn(tx, id, pick(AGREED, form));
       if (!(await closeIntake(tx, form.intakeId, id)))
         throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
+      const work = await proposedWork(tx, zones, machine, { ...form, widthIn, lengthIn });
       for (const [i, z] of zones.entries())
         await insertZone(tx, {
-          ...firstWork(z),
+          ...z,
+          ...work[i]!,
+          smallestRadiusIn: null,
+          lengthIn: null,
           id: uuidv7(),
           quiltId: id,
           letter: LETTERS[i]!,
@@ -238,6 +230,49 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
     },
     NOT_KNOWN,
   );
+
+/** What a new quilt's zones begin with: the first proposal for what is known of it at the counter. */
+async function proposedWork(
+  tx: Sql,
+  zones: readonly NewZone[],
+  machine: Machine,
+  said: Pick<QuiltFields, 'use' | 'battingId' | 'backingId'> & {
+    widthIn: number;
+    lengthIn: number;
+    fabrics: readonly ClothSaid[];
+    features: readonly string[];
+    visibility: VisibilityWish;
+  },
+) {
+  const [fabrics, battings, rulers, past, preferences] = await Promise.all([
+    readFabrics(tx),
+    readBattings(tx),
+    readRulers(tx),
+    readPastMotifs(tx),
+    readPreferences(tx),
+  ]);
+  const batting = battings.find((b) => b.id === said.battingId);
+  const kindOf = (id: string) => fabrics.find((f) => f.id === id)?.kind ?? 'unknown';
+  return firstWork(zones, {
+    quilt: {
+      widthIn: said.widthIn,
+      lengthIn: said.lengthIn,
+      use: said.use,
+      battingId: batting?.kind ?? 'unknown',
+      battingMaxGapIn: batting?.maxGapIn ?? undefined,
+      backing: kindOf(said.backingId),
+    },
+    top: said.fabrics.map((f) => ({
+      fabric: kindOf(f.fabricId),
+      share: f.share,
+      busyness: f.busyness ?? undefined,
+    })),
+    features: said.features,
+    visibility: said.visibility,
+    ...motifStudio(machine, rulers, preferences!),
+    past,
+  });
+}
 
 /** What is done in a zone, on which cloths. */
 @Fields(ZONE_SAID)
