@@ -95,7 +95,6 @@ export const saveMap = (context: Context, input: unknown): Promise<Result<{ zone
           quiltId: quilt.id,
           technique: t.id,
           spacingIn: spacingFor(t, z.geometry),
-          smallestRadiusIn: null,
           visibility: 'texture',
           features: [],
           fabrics: [

@@ -4,6 +4,8 @@ import { format } from 'date-fns';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { offerDay } from '@/core/calendar/promise';
 import { QUILT, type QuiltFields } from '@/core/fields/quilt';
+import { stored } from '@/core/fields/stored';
+import { ZONE } from '@/core/fields/zone';
 import { CoreError } from '@/core/notes';
 import { eighth } from '@/core/plan/measure';
 import { firstWork } from '@/core/motifs/first-work';
@@ -134,17 +136,11 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
       past,
     });
     zones = laid.map((z, i) => ({
-      ...z,
-      ...work[i]!,
-      smallestRadiusIn: null,
-      lengthIn: null,
+      ...stored(ZONE, { ...z, ...work[i]!, visibility: 'texture' }),
+      geometry: z.geometry,
       id: `zone-${i}`,
       quiltId: quilt.id,
       letter: String.fromCharCode(65 + i),
-      visibility: 'texture',
-      softness: null,
-      retraced: null,
-      role: null,
       yarn: null,
       fabrics: [PLAIN],
       features: [],

@@ -209,8 +209,6 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
         await insertZone(tx, {
           ...z,
           ...work[i]!,
-          smallestRadiusIn: null,
-          lengthIn: null,
           id: uuidv7(),
           quiltId: id,
           letter: LETTERS[i]!,

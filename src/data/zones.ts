@@ -29,7 +29,7 @@ const FIELDS = columnsOf(ZONE);
 const CLOTH_FIELDS = columnsOf(ZONE_FABRIC);
 
 /** What is done in a zone, on which fabrics. What is not said of it is nothing. */
-export type ZoneWork = Omit<ZoneFields, 'softness' | 'retraced' | 'yarnId' | 'role'> &
+export type ZoneWork = Pick<ZoneFields, 'name' | 'technique' | 'spacingIn' | 'visibility'> &
   Partial<ZoneFields> & { fabrics: readonly ZoneFabricFields[]; features: readonly string[] };
 
 export async function insertZone(

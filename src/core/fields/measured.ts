@@ -63,7 +63,7 @@ const WORDS: Readonly<Record<NonNullable<Shown['shownAs']>, (v: number, of: Meas
 
 /** The numbers of a measuring in their order, as they are read. */
 export const measuredWords = (
-  m: Pick<MeasuredStitches, 'spi' | 'cvPct' | 'longestMm' | 'shortestMm' | 'stitches'>,
+  m: Omit<MeasuredStitches, 'trust' | 'corrected' | 'otherShare'>,
 ): [label: string, words: string][] =>
   MEASURED.flatMap((f) =>
     'shownAs' in f ? [[f.label, WORDS[f.shownAs](m[f.id], m as MeasuredStitches)] as [string, string]] : [],

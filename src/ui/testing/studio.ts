@@ -1,5 +1,7 @@
+import { PREFERENCES } from '@/core/fields/preferences';
+import { stored, usualValues } from '@/core/fields/stored';
+import { ZONE } from '@/core/fields/zone';
 import { CONE } from '@/core/fields/cone';
-import { stored } from '@/core/fields/stored';
 import type {
   BobbinStock,
   ChosenSetup,
@@ -69,18 +71,11 @@ export const aFault = (part: Partial<Fault> = {}): Fault => ({
 });
 
 export const aZone = (part: Partial<Zone> = {}): Zone => ({
+  ...stored(ZONE, { name: 'Harbour border', technique: 'swirls', spacingIn: 0.5, visibility: 'sink' }),
   id: 'zone-a',
   quiltId: 'quilt-1',
   letter: 'A',
-  name: 'Harbour border',
   geometry: [[rect(0, 0, 64, 8)]],
-  technique: 'swirls',
-  spacingIn: 0.5,
-  smallestRadiusIn: null,
-  lengthIn: null,
-  visibility: 'sink',
-  softness: null,
-  retraced: null,
   yarn: null,
   fabrics: [
     {
@@ -95,7 +90,6 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
     },
   ],
   features: [],
-  role: null,
   version: 1,
   ...part,
 });
@@ -230,6 +224,7 @@ export const aRuler = (part: Partial<Ruler> = {}): Ruler => ({
 });
 
 export const somePreferences = (part: Partial<Preferences> = {}): Preferences => ({
+  ...stored(PREFERENCES, usualValues(PREFERENCES)),
   name: 'Saltmarsh Longarm Room',
   town: 'Brackhaven',
   units: 'inch',
