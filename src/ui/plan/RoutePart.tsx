@@ -169,7 +169,7 @@ export function RoutePart({
           {`${route.freeEnds > 0 ? 'The others' : 'Ends'}: ${zone.endWay}, ${zone.endMin} min a start with its end. `}
           {route.exact
             ? 'No cheaper way round these lines exists, a start counted as 8 in of sewing.'
-            : 'A very good way; that it is the cheapest was not proven.'}
+            : 'A very good way, though a cheaper one may exist.'}
         </p>
         {extra > 0 && (
           <p className="mt-2 font-medium text-weld-text">
