@@ -1,4 +1,4 @@
-import { FIGURE_MIN } from '../plan/setting-out';
+import { FIGURE_MIN, markingMin } from '../plan/setting-out';
 import { techniques } from '../tables/techniques';
 import { inToM, mmToIn, spiToMm } from '../units/length';
 import type { Motif } from './motif-table';
@@ -43,8 +43,9 @@ export const leftOpen = (z: ZoneFacts, m: Motif, g: number | null): number =>
 
 const PIECE_MIN = 0.3;
 const BURIED_MIN = 0.9;
-const TICK_MIN = 0.1;
-const SPINE_MIN_PER_IN = 0.1;
+/** A spine runs down the middle of what is not a strip's whole length (judgement). */
+const SPINE_SHARE = 0.5;
+const LEAST_NARROW_IN = 0.5;
 
 export interface ZoneWork {
   lambda: number;
@@ -52,18 +53,6 @@ export interface ZoneWork {
   sewnIn: number;
   minutes: number;
   threadM: number;
-}
-
-function markMinutes(z: ZoneFacts, m: Motif, g: number | null): number {
-  const along = z.areaIn2 / Math.max(z.narrowIn, 0.5);
-  switch (techniques.get(m.id).marks) {
-    case 'ticks':
-      return TICK_MIN * (z.edgeIn / 2 / Math.max(g ?? z.openIn, 0.25));
-    case 'spine':
-      return SPINE_MIN_PER_IN * along * 0.5;
-    default:
-      return 0;
-  }
 }
 
 /** What a technique takes in a zone at a spacing, by this hand. */
@@ -77,7 +66,15 @@ export function workOf(request: MotifsRequest, z: ZoneFacts, m: Motif, g: number
   const minutes =
     m.id === 'open'
       ? 0
-      : sewnIn / speed / 60 + (PIECE_MIN + buried) * z.pieces + figures + markMinutes(z, m, g);
+      : sewnIn / speed / 60 +
+        (PIECE_MIN + buried) * z.pieces +
+        figures +
+        markingMin(t, {
+          edgeIn: z.edgeIn,
+          spacingIn: g ?? z.openIn,
+          sewnIn,
+          spineIn: (SPINE_SHARE * z.areaIn2) / Math.max(z.narrowIn, LEAST_NARROW_IN),
+        });
   const stitchMm = spiToMm(t.baseSpi);
   return {
     lambda,

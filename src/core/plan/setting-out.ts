@@ -19,17 +19,20 @@ export interface SetOut {
   sewnIn: number;
 }
 
+/** What marking is reckoned from: the zone, and how long the spine of a figure runs where it is known. */
+type Marked = Omit<SetOut, 'pieces'> & { spineIn?: number };
+
 /** Minutes of marking what a technique asks for: ticks along the edge, a spine down the middle, or all of it. */
 export function markingMin(
   { marks }: Pick<Technique, 'marks'>,
-  { edgeIn, spacingIn, sewnIn }: Omit<SetOut, 'pieces'>,
+  // A spine runs about a quarter of the edge of a piece as wide as it is long, and nearly half of a strip's.
+  { edgeIn, spacingIn, sewnIn, spineIn = edgeIn / 4 }: Marked,
 ): number {
   switch (marks) {
     case 'ticks':
       return TICK_MIN * (edgeIn / 2 / Math.max(spacingIn, LEAST_TICK_IN));
     case 'spine':
-      // A spine runs about a quarter of the edge of a piece as wide as it is long, and nearly half of a strip's.
-      return (SPINE_MIN_PER_IN * edgeIn) / 4;
+      return SPINE_MIN_PER_IN * spineIn;
     case 'full':
       return FULL_MIN_PER_IN * sewnIn;
     default:

@@ -11,12 +11,12 @@ import { Field, TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { Taps } from '@/ui/kit/Taps';
-import { toast } from '@/ui/kit/toast';
-import { newKey, useActionForm } from '@/ui/kit/use-action-form';
+import { useActionForm } from '@/ui/kit/use-action-form';
 import { SEEN_PX } from '@/ui/quilt-map/hatch';
 import { mapScale, QuiltMap } from '@/ui/quilt-map/QuiltMap';
 import { type Hold, Picks } from './Picks';
 import { useMotifs } from './use-motifs';
+import { useQuiltZones } from './use-quilt-zones';
 
 const KIND_LABEL: Readonly<Record<string, string>> = {
   'few-motifs': 'Few motifs',
@@ -67,24 +67,11 @@ export function MotifsBench({
   const zone = zones.find((z) => z.id === zoneId)!;
   const own = answer?.zones.find((z) => z.id === zoneId) ?? null;
   const role = useActionForm(doors.setZoneRole, () => {});
-  const apply = useActionForm(doors.quiltZones, ({ before }) =>
-    toast('The zones are quilted so from now on. Match their set-ups next.', {
-      action: {
-        label: 'Undo',
-        onClick: () => void doors.quiltZones({ key: newKey(), quiltId: quilt.id, zones: before }),
-      },
-    }),
+  const apply = useQuiltZones(
+    quilt.id,
+    zones,
+    'The zones are quilted so from now on. Match their set-ups next.',
   );
-  const send = (list: readonly { id: string; technique: string; spacingIn: number | null }[]) =>
-    apply.send({
-      quiltId: quilt.id,
-      zones: list.map((p) => ({
-        zoneId: p.id,
-        version: zones.find((z) => z.id === p.id)!.version,
-        technique: p.technique,
-        spacingIn: p.spacingIn,
-      })),
-    });
   return (
     <>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
@@ -129,7 +116,7 @@ export function MotifsBench({
             quilt={quilt}
             zones={zones}
             busy={apply.pending}
-            use={() => send(p.zones)}
+            use={() => apply.send(p.zones)}
           />
         ))}
       </div>
@@ -168,7 +155,7 @@ export function MotifsBench({
               const { [zoneId]: _, ...rest } = holds;
               setHolds(h ? { ...rest, [zoneId]: h } : rest);
             }}
-            use={(pick) => send([{ id: zoneId, ...pick }])}
+            use={(pick) => apply.send([{ id: zoneId, ...pick }])}
             busy={apply.pending}
           />
         )}

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { doors } from '@/actions/doors';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { type FitChange, fitWords, type FitZone } from '@/core/plan/fit-day';
 import { MOTIFS } from '@/core/motifs/motif-table';
@@ -8,8 +7,7 @@ import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
-import { toast } from '@/ui/kit/toast';
-import { newKey, useActionForm } from '@/ui/kit/use-action-form';
+import { useQuiltZones } from '@/ui/motifs/use-quilt-zones';
 import { useFitDay } from './use-fit-day';
 
 /** A zone with what a change of it needs to know. */
@@ -44,24 +42,15 @@ export function FitDayPart({
     [motifs, zones, fixedMin, sound, read, now],
   );
   const { answer, problem } = useFitDay(request);
-  const apply = useActionForm(doors.quiltZones, ({ before }) =>
-    toast('The zone is quilted so from now on. Match its set-up again.', {
-      action: {
-        label: 'Undo',
-        onClick: () => void doors.quiltZones({ key: newKey(), quiltId, zones: before }),
-      },
-    }),
-  );
+  const apply = useQuiltZones(quiltId, zones, 'The zone is quilted so from now on. Match its set-up again.');
   const send = (list: readonly FitChange[]) =>
-    apply.send({
-      quiltId,
-      zones: list.map((c) => ({
-        zoneId: c.zone,
-        version: zones.find((z) => z.id === c.zone)!.version,
+    apply.send(
+      list.map((c) => ({
+        id: c.zone,
         technique: c.technique,
         spacingIn: MOTIFS.get(c.technique).g ? c.spacingIn : null,
       })),
-    });
+    );
   const line = (c: FitChange) => {
     const zone = zones.find((z) => z.id === c.zone)!;
     return (
