@@ -25,12 +25,12 @@ async function newFault(symptoms: string[]): Promise<string> {
   );
   return (await readQuiltView(base.sql, quiltId))!.faults.find((f) => f.n === n)!.id;
 }
-const benchOf = async (id: string) =>
+const showFault = async (id: string) =>
   (await readFaultBench(base.sql, (await readQuiltView(base.sql, quiltId))!, id))!;
 const answers = (seen: string[], part: object = {}) => ({ seen, absent: [], facts: {}, done: [], ...part });
 
 test('the set-up is filled in from the log, in the words of the fault tables', async () => {
-  const { setup, diagnosis } = await benchOf(await newFault(['skipped']));
+  const { setup, diagnosis } = await showFault(await newFault(['skipped']));
   expect(setup).toMatchObject({
     topFabric: 'quilting cotton',
     battingFibre: 'cotton-polyester',
@@ -44,7 +44,7 @@ test('the set-up is filled in from the log, in the words of the fault tables', a
 
 test('answers move the causes, are kept with their version, and contradictions are refused in words', async () => {
   const id = await newFault(['loops_all']);
-  const before = await benchOf(id);
+  const before = await showFault(id);
   const check = before.diagnosis.next!.check;
   value(
     await answerFault(thisContext(), {
@@ -54,7 +54,7 @@ test('answers move the causes, are kept with their version, and contradictions a
       ...answers(['loops_all', 'nest_start'], { facts: { onset: 'thread-change' } }),
     }),
   );
-  const after = await benchOf(id);
+  const after = await showFault(id);
   expect(after.fault.symptoms).toEqual(['loops_all', 'nest_start']);
   expect(after.evidence.version).toBe(1);
   expect(after.diagnosis.causes[0]!.p).not.toBeCloseTo(before.diagnosis.causes[0]!.p, 3);
@@ -73,7 +73,7 @@ test('answers move the causes, are kept with their version, and contradictions a
 
 test('closed once, learned from, left out, opened again', async () => {
   const id = await newFault(['top_shred']);
-  const { diagnosis, episodes: before } = await benchOf(id);
+  const { diagnosis, episodes: before } = await showFault(id);
   const { id: cause, episodes: ofCause } = diagnosis.causes[3]!;
   const close = {
     key: key(),
@@ -91,12 +91,12 @@ test('closed once, learned from, left out, opened again', async () => {
   expect(await closeFault(thisContext(), { ...close, key: key(), version: 2 })).toMatchObject({ ok: false });
   expect(await readFault(base.sql, id)).toMatchObject({ status: 'mended' });
   const other = await newFault(['top_shred']);
-  const learned = await benchOf(other);
+  const learned = await showFault(other);
   expect(learned.episodes).toBe(before + 1);
   expect(learned.diagnosis.causes.find((c) => c.id === cause)!.episodes).toBe(ofCause + 1);
   expect(learned.remedies).toContainEqual({ remedy: 'a net over the cone', tried: 1, helped: 1 });
   value(await reopenFault(thisContext(), { key: key(), faultId: id, version: 2, act: 'leave out' }));
-  expect((await benchOf(other)).episodes).toBe(before);
+  expect((await showFault(other)).episodes).toBe(before);
   value(await reopenFault(thisContext(), { key: key(), faultId: id, version: 3, act: 'open' }));
   expect(await readFault(base.sql, id)).toMatchObject({ status: 'open' });
   expect((await readEvidence(base.sql, id)).closedAt).toBeNull();
@@ -130,7 +130,7 @@ test('ten things gone wrong on a machine are each found through the bench', asyn
       .map((l) => l.symptom);
     const id = await newFault(signs);
     for (;;) {
-      const { fault, evidence, diagnosis } = await benchOf(id);
+      const { fault, evidence, diagnosis } = await showFault(id);
       if (diagnosis.resolved || !diagnosis.next || evidence.done.length === 10) {
         expect([cause, diagnosis.causes.slice(0, 2).map((c) => c.id)]).toEqual([
           cause,

@@ -22,7 +22,7 @@ import { readSearch } from './tests';
 import { exportWorkroom } from './workroom-file';
 import { readCopies } from '@/data/backup';
 import { readBegun } from '@/data/begun';
-import { readCureCounts, readCures, readTrials } from '@/data/bench';
+import { readCureCounts, readCures, readTrials } from '@/data/trials';
 import { readBobbins, readTray } from '@/data/bobbins';
 import { readClient } from '@/data/clients';
 import { readBattings, readFabrics, readPutAway } from '@/data/cloths';

@@ -1,5 +1,5 @@
 import * as begin from './begin';
-import * as bench from './bench';
+import * as trials from './trials';
 import * as bobbins from './bobbins';
 import * as calendar from './calendar';
 import * as cloths from './cloths';
@@ -68,10 +68,10 @@ export const COMMANDS = {
 
   leaveOutSearch: command(searches.LeaveOutSearch, searches.leaveOutSearch),
 
-  amendRound: command(bench.AmendRound, bench.amend),
-  tryCure: command(bench.TryCure, bench.tryCure),
-  beginTrial: command(bench.BeginTrial, bench.beginTrial),
-  endTrial: command(bench.EndTrial, bench.endTrial),
+  amendRound: command(trials.AmendRound, trials.amend),
+  tryCure: command(trials.TryCure, trials.tryCure),
+  beginTrial: command(trials.BeginTrial, trials.beginTrial),
+  endTrial: command(trials.EndTrial, trials.endTrial),
 
   answerFault: command(faultBench.AnswerFault, faultBench.answerFault),
   closeFault: command(faultBench.CloseFault, faultBench.closeFault),

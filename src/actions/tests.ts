@@ -81,7 +81,7 @@ export class LogTest {
   seen?: string[];
 }
 
-/** Everything the test bench shows for one zone's set-up. */
+/** Everything the test page shows for one zone's set-up. */
 export async function readSearch(
   sql: Sql,
   quiltId: string,

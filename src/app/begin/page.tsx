@@ -1,9 +1,9 @@
 import { ask } from '@/actions/queries';
-import { BeginBench } from '@/ui/begin/BeginBench';
+import { BeginScreen } from '@/ui/begin/BeginScreen';
 
 export const metadata = { title: 'Begin' };
 
 /** From an empty studio to the first set-up along one thread. */
 export default async function BeginPage() {
-  return <BeginBench begun={await ask.readBegun()} />;
+  return <BeginScreen begun={await ask.readBegun()} />;
 }

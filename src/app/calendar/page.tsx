@@ -1,5 +1,5 @@
 import { ask } from '@/actions/queries';
-import { CalendarBench } from '@/ui/calendar/CalendarBench';
+import { CalendarScreen } from '@/ui/calendar/CalendarScreen';
 
 export const metadata = { title: 'Calendar' };
 
@@ -7,7 +7,7 @@ export default async function CalendarPage() {
   const view = await ask.readCalendar(new Date());
   return (
     view && (
-      <CalendarBench
+      <CalendarScreen
         today={view.today}
         week={view.preferences.dayHours}
         machines={view.machines.map((m) => ({ id: m.id, name: m.name }))}

@@ -6,7 +6,7 @@ import { fabrics } from '@/core/tables/fabrics';
 import { techniques } from '@/core/tables/techniques';
 import { USUAL_MACHINES } from '@/core/machine/usual';
 import type { Machine } from '@/data/types';
-import { QuickBench } from '@/ui/quick/QuickBench';
+import { QuickScreen } from '@/ui/quick/QuickScreen';
 
 export const metadata = { title: 'Quick set-up' };
 
@@ -31,7 +31,7 @@ export default async function QuickPage() {
   // A line in one colour stands once in the list; its colour is seen on the shelf.
   const threads = threadsOf(shelf.inUse).filter((t) => !named.has(t.name!) && named.add(t.name!));
   return (
-    <QuickBench
+    <QuickScreen
       first={{
         fabric: 'quilting-cotton',
         batting: 'cotton-80-20',

@@ -1,6 +1,6 @@
 import { ask } from '@/actions/queries';
 import { listedCones } from '@/ui/shelf/listed';
-import { ShelfBench } from '@/ui/shelf/ShelfBench';
+import { ShelfScreen } from '@/ui/shelf/ShelfScreen';
 
 export const metadata = { title: 'Thread shelf' };
 
@@ -10,5 +10,5 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
     ask.readPreferences(),
     searchParams,
   ]);
-  return <ShelfBench key={cone} shelf={listedCones(cones)} lowM={preferences?.lowM ?? 300} open={cone} />;
+  return <ShelfScreen key={cone} shelf={listedCones(cones)} lowM={preferences?.lowM ?? 300} open={cone} />;
 }

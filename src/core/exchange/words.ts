@@ -25,7 +25,9 @@ const exact = (text: string, rows: readonly { id: string; label: string }[]): st
 export const readFibre = (text: string): string | null =>
   exact(text, fibres.rows) ?? FIBRE_WORDS.find(([words]) => words.test(text.toLowerCase()))?.[1] ?? null;
 
+/** The fabric kind a word of a file means, in its code or its label in any case; null where it is none of the list. */
 export const readFabricKind = (text: string): string | null => exact(text, fabrics.rows);
+/** The batting kind a word of a file means, in its code or its label in any case; null where it is none of the list. */
 export const readBattingKind = (text: string): string | null => exact(text, battings.rows);
 
 /** A colour written as six hexadecimal digits, with or without #; null otherwise: names are never guessed at. */
@@ -36,6 +38,7 @@ export function readHex(text: string): string | null {
 
 const YES = ['yes', 'y', 'true', '1', 'x', 'ja', 'oui', 'si', 'coated'];
 const NO = ['no', 'n', 'false', '0', '', 'nein', 'non', 'uncoated'];
+/** Yes or no from what people write in a table (yes, y, true, 1, x and their opposites); null where it is neither. */
 export const readYes = (text: string): boolean | null => {
   const t = text.trim().toLowerCase();
   return YES.includes(t) ? true : NO.includes(t) ? false : null;

@@ -10,6 +10,7 @@ import {
 } from './lists';
 import { CONDITION_KINDS } from '../tables/conditions';
 
+/** The part of a field that holds three measures of one side (edge, middle, edge), 4 to 200 in each. */
 export const three = (many: string, each: string) =>
   ({
     kind: 'numbers',

@@ -15,6 +15,7 @@ export const HAND = 'hand';
 export const ACTS = 'acts';
 /** Thinking a figure out, marking it, moving to it. */
 export const SETTING = 'setting out';
+/** The name under which the log learns how long one technique takes in this studio (a factor on minutes, unit-less). */
 export const techniqueEffect = (id: string) => `technique ${id}`;
 
 /** What the log says of a studio's hands. */

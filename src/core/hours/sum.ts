@@ -124,6 +124,7 @@ export function minutesRange(steps: readonly Step[], belief: HoursBelief): Range
 export const minutesOfSteps = (steps: readonly Step[], belief: HoursBelief): Range =>
   shownRange(withSteps(NO_MINUTES, steps, belief), belief);
 
+/** The range of minutes shown to a person: what is certain plus the log-normal 80 % of what is believed (minutes). */
 export function shownRange(tally: MinutesTally, belief: HoursBelief): Range {
   const sum = logNormalOfTally(tally, belief);
   return sum ? { ...rangeOf(sum), mid: tally.mid } : { low: 0, mid: 0, high: 0 };

@@ -93,6 +93,7 @@ const ROUNDS: readonly (readonly [sd: number, low: number, high: number])[] = [
   [0.3, 1, 3],
   [Infinity, 2, 3],
 ];
+/** How many test rounds a start that is this uncertain will likely need: fewest and most, by the sd of its error on the balance. */
 export const likelyRounds = (sd: number): [number, number] => {
   const [, low, high] = ROUNDS.find(([most]) => sd <= most)!;
   return [low, high];

@@ -71,6 +71,7 @@ function firstFrom(shades: readonly Coloured[], l: number): number {
 /** Sums in another order differ by less. */
 const ROUNDING = 1e-9;
 
+/** The bobbins this shelf and machine offer, ranked once for a top thread and asked again for each: a book because a zone's candidates share their answers. */
 export function bobbinBook({
   threads,
   preferences = {},

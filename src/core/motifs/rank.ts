@@ -22,6 +22,7 @@ const sum = (parts: Parts): number => {
   return total;
 };
 
+/** What one technique is worth in one zone: its parts (harm in minutes and points, less is better), their sum, and its work. @param spacingIn null where it has none. */
 export const weigh = (
   request: MotifsRequest,
   q: QuiltFacts,
@@ -148,6 +149,7 @@ export function howOf(w: Weighed): string {
   return [WAY[motif.way], first, MARKS[t.marks]].join('; ');
 }
 
+/** The cautions that stand at a technique in a zone, by their ids. */
 export const cautionsOf = (request: MotifsRequest, q: QuiltFacts, z: ZoneFacts, w: Weighed) =>
   cautionCodes(request, q, z, w.motif, w.work).map(([code, text]) => ({
     code,

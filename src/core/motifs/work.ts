@@ -14,6 +14,7 @@ export const HAND: Readonly<
   practised: { speed: 1.15, sd: 0.2, error: 0.1, leastIn: 0.1, n: 3 },
 };
 
+/** How practised this hand is with a technique; steady where nothing is known. */
 export const levelOf = ({ hand }: MotifsRequest, technique: string): Level =>
   hand?.levels?.[technique] ?? hand?.usual ?? 'steady';
 

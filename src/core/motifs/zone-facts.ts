@@ -66,6 +66,7 @@ const USUAL_TRAITS: Readonly<Record<Role, readonly Trait[]>> = {
 /** Of the throat so much is taken by rails, plate and foot, inches. */
 const DEAD_IN = 5;
 
+/** What the whole quilt says to every zone's choice: its batting's widest distance (in) and loft (mm), plush below, and the depth one pass reaches (in). Throws `unknown-id`. */
 export const quiltFacts = ({ quilt, machine }: MotifsRequest): QuiltFacts => ({
   gapLimitIn: gapLimitIn(quilt.battingId, quilt.battingMaxGapIn),
   loftMm: battings.get(quilt.battingId, 'quilt.battingId').loftMm,

@@ -22,8 +22,11 @@ export interface Drawing {
   unitIn: number | null;
 }
 
+/** Where a piece of a stroke begins (drawing units). */
 export const startOf = (p: Piece): XY => p[0];
+/** Where a piece of a stroke ends (drawing units). */
 export const endOf = (p: Piece): XY => p[p.length - 1]!;
+/** The straight distance between two points, in their own unit. */
 export const apart = (a: XY, b: XY): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
 
 /** The same stroke sewn from its end. */

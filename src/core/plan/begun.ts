@@ -22,6 +22,7 @@ export interface SewnStep {
   stabilise: boolean;
 }
 
+/** Whether a step of the plan is among those the log says were sewn. */
 export const isSewn = (step: StepKey, sewn: readonly SewnStep[]): boolean =>
   sewn.some(
     (s) =>

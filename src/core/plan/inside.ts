@@ -145,6 +145,7 @@ function nearestNext(zones: readonly InsideZone[]): InsideZone[] {
   return out;
 }
 
+/** How often the foot is changed while these zones are sewn in this order (changes, 0 or more). */
 export const footChangesIn = (zones: readonly Pick<InsideZone, 'foot'>[]): number =>
   zones.reduce((n, z, i) => n + (i > 0 && zones[i - 1]!.foot !== z.foot ? 1 : 0), 0);
 

@@ -10,6 +10,7 @@ export const strips = (x: number, y: number, w: number, h: number, d: number): M
   [rect(x + w - d, y + d, d, h - 2 * d)],
 ];
 
+/** The four corner squares of side `d` of a rectangle at x, y, w wide and h high (in). */
 export const corners = (x: number, y: number, w: number, h: number, d: number): MultiPolygon => [
   [rect(x, y, d, d)],
   [rect(x + w - d, y, d, d)],

@@ -36,6 +36,7 @@ function workOut(hex: string): { sector: number; l: number } {
   return { sector: Math.floor(hue * SECTORS), l };
 }
 
+/** Orders threads from thin to thick by their diameter (mm); for Array.sort. */
 export const compareThickness = (a: Thread, b: Thread): number => diameterMm(a) - diameterMm(b);
 
 /** Whether a colour lies within a CIEDE2000 distance of a picked one; an unknown colour never does. */

@@ -10,8 +10,11 @@ export interface Known<T = number> {
   basis?: string;
 }
 
+/** A value worked out by a model, with what it rests on. */
 export const predicted = <T>(value: T, basis?: string): Known<T> => ({ value, source: 'predicted', basis });
+/** A value tested by stitching here, with what it rests on. */
 export const proven = <T>(value: T, basis?: string): Known<T> => ({ value, source: 'proven', basis });
+/** A value taken from this studio's own log, with what it rests on. */
 export const learned = <T>(value: T, basis?: string): Known<T> => ({ value, source: 'learned', basis });
 
 /** Learned when it rests on any observations of the studio's own, else predicted. */

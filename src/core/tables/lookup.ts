@@ -11,6 +11,7 @@ export interface Table<Row extends { id: string }> {
   find(id: string): Row | undefined;
 }
 
+/** A table of the field by id: `get` throws where the id is none of its rows, naming the noun; `find` answers null. */
 export function table<Row extends { id: string }>(noun: string, rows: readonly Row[]): Table<Row> {
   const byId = new Map(rows.map((row) => [row.id, row]));
   const ids = rows.map((row) => row.id);

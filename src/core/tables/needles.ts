@@ -43,4 +43,5 @@ export const needleName = (nm: number, eye: Eye = 'standard'): string =>
   [`Nm ${nm}`, usSize(nm) && `US ${usSize(nm)}`, THIRD_NAME[nm]].filter(Boolean).join(' · ') +
   (eye === 'large' ? ', large eye' : '');
 
+/** The American size of a needle of so many Nm (hundredths of a mm); null where there is none. */
 export const usSize = (nm: number): number | null => NEEDLE_SIZES.find((s) => s.nm === nm)?.us ?? null;

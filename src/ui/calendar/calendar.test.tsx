@@ -4,7 +4,7 @@ import type { CalendarJob } from '@/actions/calendar';
 import { doors } from '@/actions/doors';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
-import { CalendarBench } from './CalendarBench';
+import { CalendarScreen } from './CalendarScreen';
 import { fill } from '@/ui/testing/fill';
 
 const today = dayNumber('2026-11-25');
@@ -31,9 +31,9 @@ const job = (part: Partial<CalendarJob> = {}): CalendarJob =>
     },
     ...part,
   }) as CalendarJob;
-const bench = (...jobs: CalendarJob[]) =>
+const show = (...jobs: CalendarJob[]) =>
   render(
-    <CalendarBench
+    <CalendarScreen
       today={today}
       week={[6, 6, 6, 6, 6, 0, 0]}
       machines={[{ id: 'machine-1', name: 'The Long Arm' }]}
@@ -43,7 +43,7 @@ const bench = (...jobs: CalendarJob[]) =>
 const bar = () => screen.getByRole('button', { name: /^Harbour Lights: / });
 
 test('each quilt says when it is done, when it is promised, and how likely that is', () => {
-  bench(job());
+  show(job());
   const frame = screen.getByRole('region', { name: 'The Long Arm' });
   expect(frame).toHaveTextContent('due Fri 4 Dec: 93 % · 11.5 h');
   expect(bar()).toHaveAccessibleName('Harbour Lights: 26 Nov to 29 Nov; arrows move it, Enter opens');
@@ -53,16 +53,16 @@ test.each([
   [0.79, /1 promise is less sure than 8 in 10/],
   [0.81, null],
 ])('a chance of %d', (chance, words) => {
-  const { container } = bench(job({ chance }));
+  const { container } = show(job({ chance }));
   if (words) expect(container).toHaveTextContent(words);
   else expect(container).not.toHaveTextContent(/less sure/);
 });
 test('what is overdue says since when', () => {
-  bench(job({ overdue: true, dueDay: today - 3 }));
+  show(job({ overdue: true, dueDay: today - 3 }));
   expect(screen.getByText('overdue since 22 Nov')).toBeInTheDocument();
 });
 test('the arrows move a quilt by a day, never before today', async () => {
-  bench(job({ startDay: today }));
+  show(job({ startDay: today }));
   bar().focus();
   await userEvent.keyboard('{ArrowRight}');
   expect(lastSent(doors.setDays)).toMatchObject({
@@ -74,7 +74,7 @@ test('the arrows move a quilt by a day, never before today', async () => {
   expect(lastSent(doors.setDays)).toMatchObject({ startsOn: '2026-11-25' });
 });
 test('opened, its dates can be changed; a promise left alone is not sent', async () => {
-  bench(job());
+  show(job());
   bar().focus();
   await userEvent.keyboard('{Enter}');
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
@@ -84,7 +84,7 @@ test('opened, its dates can be changed; a promise left alone is not sent', async
   expect(lastSent(doors.setDays)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });
 });
 test('a promise that was moved is sent, and a refusal stands at it', async () => {
-  bench(job());
+  show(job());
   bar().focus();
   await userEvent.keyboard('{Enter}');
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
@@ -97,24 +97,24 @@ test('a promise that was moved is sent, and a refusal stands at it', async () =>
   expect(await within(dialog).findByText('A promise lies in the future.')).toBeInTheDocument();
 });
 test('a move refused is said on the page', async () => {
-  bench(job());
+  show(job());
   refuseNext(doors.setDays, '', 'This quilt was changed in another window meanwhile.');
   bar().focus();
   await userEvent.keyboard('{ArrowRight}');
   expect(await screen.findByText(/changed in another window/)).toBeInTheDocument();
 });
 test('files go out as iCalendar and CSV', () => {
-  bench(job());
+  show(job());
   expect(screen.getByRole('link', { name: 'iCalendar file' })).toHaveAttribute('href', '/calendar/file');
   expect(screen.getByRole('link', { name: 'CSV' })).toHaveAttribute('href', '/calendar/file?as=csv');
 });
 test('nothing to lay: the way to a quilt is offered', () => {
-  bench();
+  show();
   expect(screen.getByText('Nothing waits for the frame')).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Take in a quilt' })).toHaveAttribute('href', '/take-in');
 });
 test('a promise years away does not stretch the page without end', () => {
-  bench(job({ dueDay: today + 2000, sureDay: today + 2000, endDay: today + 2000 }));
+  show(job({ dueDay: today + 2000, sureDay: today + 2000, endDay: today + 2000 }));
   const days = screen.getByRole('group', { name: 'Days of The Long Arm' });
   expect(parseFloat((days.firstElementChild as HTMLElement).style.width)).toBeLessThanOrEqual(121 * 40);
 });

@@ -6,7 +6,7 @@ import { shelf } from '@/core/testing/a-shelf';
 import { diameterMm } from '@/core/thread/thread';
 import { router } from '@/ui/testing/browser';
 import { pack } from '@/ui/kit/pack';
-import { ColourBench, type ColourZone } from './ColourBench';
+import { ColoursScreen, type ColourZone } from './ColoursScreen';
 import { laidThreads, LOUPE, LOUPE_PX_PER_MM, pictureUnderLoupe } from './loupe';
 import { readInWorker } from './photo-reader';
 import { fill } from '@/ui/testing/fill';
@@ -29,9 +29,9 @@ const zone: ColourZone = {
   ],
   stitchMm: 2.1,
 };
-const bench = () =>
+const show = () =>
   render(
-    <ColourBench
+    <ColoursScreen
       quiltId="q"
       zone={zone}
       list={{ text: pack(cones), count: cones.length }}
@@ -96,7 +96,7 @@ describe('the glass', () => {
 });
 
 test('the shelf stands in the core’s order, to sink and to show', async () => {
-  bench();
+  show();
   expect(order()).toEqual(
     ranked(
       [
@@ -119,7 +119,7 @@ test('the shelf stands in the core’s order, to sink and to show', async () => 
 });
 
 test('the fabric that decides is named', () => {
-  bench();
+  show();
   const cells = screen
     .getAllByRole('row')
     .slice(1)
@@ -128,7 +128,7 @@ test('the fabric that decides is named', () => {
 });
 
 test('threads are laid across and taken off, four at the most', async () => {
-  bench();
+  show();
   const boxes = screen.getAllByRole('checkbox');
   await userEvent.click(boxes[2]!);
   await userEvent.click(boxes[3]!);
@@ -140,14 +140,14 @@ test('threads are laid across and taken off, four at the most', async () => {
 });
 
 test('without a photograph the fabrics lie under the glass by their shares', () => {
-  const { container } = bench();
+  const { container } = show();
   const rects = [...container.querySelectorAll('svg[role=img] rect')];
   expect(rects.map((r) => r.getAttribute('fill'))).toEqual(['#e3bc62', '#c9804b']);
   expect(Number(rects[0]!.getAttribute('width')) / LOUPE.width).toBeCloseTo(0.6, 6);
 });
 
 test('nothing is kept until a colour changes', () => {
-  bench();
+  show();
   expect(screen.getByRole('button', { name: 'Keep these colours' })).toBeDisabled();
 });
 
@@ -173,7 +173,7 @@ describe('a photograph', () => {
   test('its colours are offered with their shares, and taken for the fabric picked', async () => {
     read.mockResolvedValueOnce(photo);
     const keep = jest.mocked(doors.recolour);
-    bench();
+    show();
     await userEvent.click(screen.getByRole('radio', { name: /Ember/ }));
     await give();
     await userEvent.click(await screen.findByRole('button', { name: /Take #33485a, 70 per cent/ }));
@@ -203,7 +203,7 @@ describe('a photograph', () => {
   });
   test('the mark moves with the arrow keys, and Enter takes the colour under it', async () => {
     read.mockResolvedValueOnce(photo);
-    bench();
+    show();
     await give();
     const mark = await screen.findByRole('slider', { name: 'The mark' });
     await screen.findByRole('button', { name: 'Take the colour under the mark' });
@@ -215,7 +215,7 @@ describe('a photograph', () => {
   });
   test('how much of the fabric it shows must be a sound length', async () => {
     read.mockResolvedValueOnce(photo);
-    bench();
+    show();
     await give();
     const across = await screen.findByLabelText(/The photograph shows/);
     await userEvent.clear(across);
@@ -233,7 +233,7 @@ describe('a photograph', () => {
   ])('%s', async (_, answer, words) => {
     if (answer) read.mockResolvedValueOnce(answer);
     else read.mockRejectedValueOnce(new Error('worker'));
-    bench();
+    show();
     await give();
     expect(await screen.findByRole('alert')).toHaveTextContent(words);
   });
@@ -241,7 +241,7 @@ describe('a photograph', () => {
 
 test('a shelf without colours is told what to do', () => {
   render(
-    <ColourBench quiltId="q" zone={zone} list={{ text: '[]', count: 0 }} photographs={[]} acrossIn={64} />,
+    <ColoursScreen quiltId="q" zone={zone} list={{ text: '[]', count: 0 }} photographs={[]} acrossIn={64} />,
   );
   expect(screen.getByText(/No thread on the shelf has a colour yet/)).toBeInTheDocument();
 });

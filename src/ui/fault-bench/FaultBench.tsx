@@ -10,7 +10,7 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 import { Causes } from './Causes';
 import { Closed } from './Closed';
 import { CloseForm } from './CloseForm';
-import { type BenchCheck, type FoundCause, type Named, nameOf } from './shown';
+import { type FaultCheck, type FoundCause, type Named, nameOf } from './shown';
 import { Told } from './Told';
 
 /** The bench of one fault: what is seen, the check that tells most a minute, and the likely causes with why here. */
@@ -33,7 +33,7 @@ export function FaultBench({
   resolved: boolean;
   found: readonly FoundCause[];
   next: string | null;
-  checks: readonly BenchCheck[];
+  checks: readonly FaultCheck[];
   signs: readonly Named[];
   questions: readonly (Named & { answers: readonly Named[] })[];
   causes: readonly Named[];

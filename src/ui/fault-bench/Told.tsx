@@ -1,6 +1,6 @@
 'use client';
 import type { Fault, FaultRecordOf } from '@/data/types';
-import { type BenchCheck, type Named, nameOf } from './shown';
+import { type FaultCheck, type Named, nameOf } from './shown';
 
 /** What was answered: seen, looked and not there, when it shows, checks made, the set-up from the log. */
 export function Told({
@@ -17,7 +17,7 @@ export function Told({
   evidence: FaultRecordOf;
   signs: readonly Named[];
   questions: readonly (Named & { answers: readonly Named[] })[];
-  checks: readonly BenchCheck[];
+  checks: readonly FaultCheck[];
   setup: readonly { label: string; value: string }[];
   pending: boolean;
   onSend: (part: Partial<Pick<FaultRecordOf, 'absent' | 'facts' | 'done'>> & { seen?: string[] }) => void;

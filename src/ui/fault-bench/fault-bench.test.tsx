@@ -55,7 +55,7 @@ const check = (id: string) => ({
     { id: 'bad', label: 'Not right' },
   ],
 });
-const bench = (part: Partial<React.ComponentProps<typeof FaultBench>> = {}) =>
+const show = (part: Partial<React.ComponentProps<typeof FaultBench>> = {}) =>
   render(
     <FaultBench
       fault={fault}
@@ -93,7 +93,7 @@ const bench = (part: Partial<React.ComponentProps<typeof FaultBench>> = {}) =>
   );
 
 test('five causes with their chances, never certain, each reason once', () => {
-  bench();
+  show();
   const items = within(screen.getByRole('region', { name: 'Likely causes' })).getAllByRole('listitem');
   expect(items).toHaveLength(5);
   expect(items[0]).toHaveTextContent('99 %');
@@ -103,7 +103,7 @@ test('five causes with their chances, never certain, each reason once', () => {
 });
 
 test('an outcome, a question, a sign: each is sent with all that was answered before', async () => {
-  bench({ evidence: { ...evidence, facts: { onset: 'sudden' } } });
+  show({ evidence: { ...evidence, facts: { onset: 'sudden' } } });
   await userEvent.click(screen.getByRole('button', { name: 'Not right' }));
   expect(lastSent(doors.answerFault)).toMatchObject({
     faultId: 'f',
@@ -121,7 +121,7 @@ test('an outcome, a question, a sign: each is sent with all that was answered be
 });
 
 test('any check can be taken instead', async () => {
-  bench();
+  show();
   await userEvent.selectOptions(screen.getByLabelText('Check something else'), 'Check two');
   expect(screen.getByRole('heading', { name: 'Check two' })).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'All right' }));
@@ -129,7 +129,7 @@ test('any check can be taken instead', async () => {
 });
 
 test('closed with its cause, what was done and whether it held; a refusal stands at its field', async () => {
-  bench({ resolved: true });
+  show({ resolved: true });
   expect(screen.getByRole('heading', { name: 'It is gone. What was it?' })).toBeVisible();
   expect(screen.getByText(/“a net” helped 4 of 5 times/)).toBeVisible();
   await userEvent.selectOptions(screen.getByLabelText('Cause'), 'none of these: in my own words');
@@ -150,7 +150,7 @@ test('closed with its cause, what was done and whether it held; a refusal stands
 });
 
 test('a closed one tells what it was, and is opened again or left out', async () => {
-  bench({
+  show({
     evidence: {
       ...evidence,
       cause: 'rare',

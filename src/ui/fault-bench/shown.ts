@@ -11,7 +11,7 @@ export interface FoundCause extends Named {
   reasons: { why: string; multiply: number }[];
   episodes: number;
 }
-export interface BenchCheck extends Named {
+export interface FaultCheck extends Named {
   minutes: number;
   tools: string[];
   steps: string[];

@@ -4,7 +4,7 @@ import type { LearnedView, ShownSearch } from '@/actions/learned-view';
 import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
 import { effectDots } from './effect-dots';
-import { heldWords, LearnedBench } from './LearnedBench';
+import { heldWords, LearnedScreen } from './LearnedScreen';
 
 const search = (part: Partial<ShownSearch> = {}): ShownSearch => ({
   setupId: 's1',
@@ -30,12 +30,12 @@ const view = (part: Partial<LearnedView> = {}): LearnedView => ({
 });
 
 test('nothing learned yet says what will teach it', () => {
-  render(<LearnedBench {...view({ searches: [], tension: [] })} />);
+  render(<LearnedScreen {...view({ searches: [], tension: [] })} />);
   expect(screen.getByText('No search is finished yet')).toBeInTheDocument();
   expect(screen.getByText('No step is logged yet')).toBeInTheDocument();
 });
 test('effects, how the bands held, and every search with where it was sewn', () => {
-  render(<LearnedBench {...view()} />);
+  render(<LearnedScreen {...view()} />);
   expect(screen.getByRole('img', { name: 'Old machine times 1.22' })).toBeInTheDocument();
   expect(screen.getByText(/25 of the last 30 bands/)).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'Harbour Lights, zone A' })).toHaveAttribute(
@@ -48,7 +48,7 @@ test.each([
   [search({ out: 'by you' }), 'Put back', 'kept'],
   [search({ out: 'another cause is likelier' }), 'Put back', 'kept'],
 ])('%j: “%s”', async (one, act, leftOut) => {
-  render(<LearnedBench {...view({ searches: [one] })} />);
+  render(<LearnedScreen {...view({ searches: [one] })} />);
   await userEvent.click(screen.getByRole('button', { name: `${act} Harbour Lights, zone A` }));
   expect(lastSent(doors.leaveOutSearch)).toMatchObject({ setupId: 's1', leftOut });
 });

@@ -12,7 +12,7 @@ import type { Candidate } from './candidate';
 import { CandidateTable } from './CandidateTable';
 import { HoldBar } from './HoldBar';
 import { MATCH_VIEWS, MatchNav } from './MatchNav';
-import { MatchBench } from './MatchBench';
+import { MatchScreen } from './MatchScreen';
 import { shiftsInWords, shiftWords } from '@/core/match/shift-words';
 import { CouchingSums, RulerSums } from './TechniqueSums';
 import { VaryPanel } from './VaryPanel';
@@ -298,10 +298,10 @@ describe('sliders', () => {
   });
 });
 
-describe('the bench of a zone', () => {
-  const bench = (part: Partial<React.ComponentProps<typeof MatchBench>> = {}) =>
+describe('the Match page of a zone', () => {
+  const show = (part: Partial<React.ComponentProps<typeof MatchScreen>> = {}) =>
     render(
-      <MatchBench
+      <MatchScreen
         quiltId="q"
         zone={{ id: 'z', name: 'Open water', letter: 'C', fabrics: [] }}
         about="swirls, 0.5 in apart"
@@ -326,13 +326,13 @@ describe('the bench of a zone', () => {
       />,
     );
   test('a studio that sets by dial and eye never reads grams first', () => {
-    bench({ school: 'dial' });
+    show({ school: 'dial' });
     const card = screen.getByRole('region', { name: 'Setting card' });
     expect(card).toHaveTextContent(/(?:mark [\d¼½¾]+|light|medium|firm).*about \d+ g on a gauge/);
   });
   test('choosing sends the pair, what was held, and the version seen', async () => {
     const choose = jest.mocked(doors.chooseSetup);
-    bench();
+    show();
     await userEvent.click(screen.getAllByRole('radio')[1]!);
     await userEvent.click(screen.getByRole('button', { name: 'Test this set-up' }));
     expect(choose.mock.calls.at(-1)![0]).toMatchObject({
@@ -352,14 +352,14 @@ describe('the bench of a zone', () => {
       conflict: true,
       problems: [{ path: '', message: 'This card was changed in another window meanwhile.' }],
     });
-    bench();
+    show();
     await userEvent.click(screen.getByRole('button', { name: 'Test this set-up' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('another window');
     expect(router.push).not.toHaveBeenCalled();
   });
   test('a proven card leads to its tests', () => {
     const known = { value: null, source: 'proven' as const };
-    bench({
+    show({
       candidates: [
         {
           ...best,
@@ -376,7 +376,7 @@ describe('the bench of a zone', () => {
     expect(screen.getByRole('region', { name: 'Setting card' })).toHaveTextContent('(tested)');
   });
   test('safety stands on the page, with the manual before it', () => {
-    bench();
+    show();
     const mind = screen.getByRole('region', { name: 'Cautions' });
     expect(mind).toHaveTextContent('Keep both hands outside the foot');
     expect(mind).toHaveTextContent('The machine’s manual comes first');

@@ -6,7 +6,7 @@ import type { MotifsRequest } from '@/core/motifs/request';
 import { shapeNumbers } from '@/core/motifs/zone-shape';
 import { aZone, lastSent } from '@/ui/testing/studio';
 import { fill } from '@/ui/testing/fill';
-import { MotifsBench } from './MotifsBench';
+import { MotifsScreen } from './MotifsScreen';
 
 // The worker's answer, worked out here.
 let asked: MotifsRequest | null = null;
@@ -32,9 +32,9 @@ const zones = [
   aZone({ id: 'zone-a', letter: 'A', name: 'Border', geometry: square(0, 0, 60, 8), version: 3 }),
   aZone({ id: 'zone-b', letter: 'B', name: 'Centre', geometry: square(0, 8, 60, 52), version: 5 }),
 ];
-const bench = () =>
+const show = () =>
   render(
-    <MotifsBench
+    <MotifsScreen
       quilt={{ id: 'quilt-1', widthIn: 60, lengthIn: 60 }}
       zones={zones}
       zoneId="zone-a"
@@ -52,7 +52,7 @@ const bench = () =>
   );
 
 test('proposals stand side by side; one is used in one press, every zone with its version', async () => {
-  bench();
+  show();
   const few = screen.getByRole('article', { name: 'Few motifs' });
   await userEvent.click(within(few).getByRole('button', { name: 'Use this' }));
   const sent = lastSent(doors.quiltZones) as { zones: { zoneId: string; version: number }[] };
@@ -62,7 +62,7 @@ test('proposals stand side by side; one is used in one press, every zone with it
   ]);
 });
 test('a zone held, the rest adapts', async () => {
-  bench();
+  show();
   const [, second] = within(screen.getByRole('region', { name: 'Zone A, Border' })).getAllByRole('button', {
     name: /^Hold/,
   });
@@ -76,7 +76,7 @@ test('a zone held, the rest adapts', async () => {
   expect(asked!.zones[0]!.hold).toBeUndefined();
 });
 test('hours, theme and hand are asked with it; what is not for a zone says why', async () => {
-  bench();
+  show();
   await fill(screen.getByLabelText('Hours agreed'), '0,2');
   expect(asked!.quilt.hours).toBe(0.2);
   expect(screen.getByText(/more than the 0.2 h agreed/)).toBeInTheDocument();
@@ -88,7 +88,7 @@ test('hours, theme and hand are asked with it; what is not for a zone says why',
   expect(screen.getByText(/There is no figure in it to go round/)).toBeInTheDocument();
 });
 test('what a zone is can be said otherwise', async () => {
-  bench();
+  show();
   await userEvent.selectOptions(screen.getByLabelText('It is'), 'negative space');
   expect(lastSent(doors.setZoneRole)).toMatchObject({ zoneId: 'zone-a', role: 'space' });
 });

@@ -5,7 +5,7 @@ import { packSmall } from '@/core/backing/pack';
 import { packedDiagram } from './cutting';
 import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
-import { PrepareBench } from './PrepareBench';
+import { PrepareScreen } from './PrepareScreen';
 import { fill } from '@/ui/testing/fill';
 
 const quilt = { id: 'q', name: 'Harbour Lights', widthIn: 64, lengthIn: 80 };
@@ -18,9 +18,9 @@ const start = {
   stretch: false,
   nap: false,
 };
-const bench = (part: Partial<Parameters<typeof PrepareBench>[0]> = {}) =>
+const show = (part: Partial<Parameters<typeof PrepareScreen>[0]> = {}) =>
   render(
-    <PrepareBench
+    <PrepareScreen
       quilt={quilt}
       units="inch"
       start={{ stripIn: 2.5, battingHere: '', backingHere: '', layout: null, withQuilts: [], ...start }}
@@ -48,7 +48,7 @@ const ways = (part: object = {}) =>
   }).ways;
 
 test('the ways to cut the backing stand with what each asks for', () => {
-  bench();
+  show();
   const rows = within(screen.getByRole('table')).getAllByRole('row').slice(1);
   expect(rows).toHaveLength(ways().length);
   for (const [i, w] of ways().entries()) {
@@ -57,18 +57,18 @@ test('the ways to cut the backing stand with what each asks for', () => {
   }
 });
 test('another way redraws the cutting', async () => {
-  bench();
+  show();
   const before = screen.getByRole('img', { name: /^Cutting: / }).getAttribute('aria-label');
   await userEvent.click(screen.getAllByRole('radio')[1]!);
   expect(screen.getByRole('img', { name: /^Cutting: / }).getAttribute('aria-label')).not.toBe(before);
 });
 test('a wide fabric is taken in one piece', async () => {
-  bench();
+  show();
   await fillAt(/^Driftwood dot, width/, '108');
   expect(screen.getByRole('img', { name: /^Cutting: in one piece/ })).toBeInTheDocument();
 });
 test('prewashed fabric is bought longer, by its shrinkage', async () => {
-  bench();
+  show();
   const buy = () => within(screen.getByRole('table')).getAllByRole('row')[1]!.textContent;
   const before = buy();
   await userEvent.click(screen.getByRole('checkbox', { name: 'prewashed, or to be' }));
@@ -76,13 +76,13 @@ test('prewashed fabric is bought longer, by its shrinkage', async () => {
   expect(buy()).toContain(ways({ shrinkagePct: 5 })[0]!.buyYd.toFixed(2));
 });
 test.each(['', 'wide', '0'])('a width of “%s” is said at its field, and the rest stands', async (text) => {
-  bench();
+  show();
   await fillAt(/^Driftwood dot, width/, text);
   expect(screen.getByText('Give the width in inches.')).toBeInTheDocument();
   expect(screen.getByRole('region', { name: 'Binding' })).toBeInTheDocument();
 });
 test('binding: strips and how much fabric; a strip of nothing is said in words', async () => {
-  bench();
+  show();
   const binding = planBinding(quilt, { widthIn: 44 }, 2.5);
   const region = screen.getByRole('region', { name: 'Binding' });
   expect(region).toHaveTextContent(`${binding.strips} strips`);
@@ -91,7 +91,7 @@ test('binding: strips and how much fabric; a strip of nothing is said in words',
   expect(region).toHaveTextContent('Give the width of the strips in inches.');
 });
 test('batting is cut with the margin on every side, in the studio’s units', async () => {
-  bench({ units: 'metric' });
+  show({ units: 'metric' });
   const region = screen.getByRole('region', { name: 'Batting' });
   expect(region).toHaveTextContent('cut 182.9 cm by 223.5 cm');
   expect(region).toHaveTextContent('shrinks about 3 %');
@@ -101,7 +101,7 @@ test('several small quilts lie on one backing', async () => {
     { id: 'a', name: 'Buoy mat', widthIn: 14, lengthIn: 18 },
     { id: 'b', name: 'Tern mat', widthIn: 12, lengthIn: 12 },
   ];
-  bench({ quilt: { id: 'q', name: 'Gull mat', widthIn: 16, lengthIn: 16 }, others });
+  show({ quilt: { id: 'q', name: 'Gull mat', widthIn: 16, lengthIn: 16 }, others });
   expect(screen.queryByRole('img', { name: /quilts on one backing/ })).not.toBeInTheDocument();
   await userEvent.click(screen.getByRole('checkbox', { name: /Buoy mat/ }));
   await userEvent.click(screen.getByRole('checkbox', { name: /Tern mat/ }));
@@ -110,7 +110,7 @@ test('several small quilts lie on one backing', async () => {
   expect(screen.getByRole('img', { name: /^2 quilts on one backing/ })).toBeInTheDocument();
 });
 test('a quilt too wide for the fabric beside another is said in words', async () => {
-  bench({ others: [{ id: 'a', name: 'Long runner', widthIn: 60, lengthIn: 90 }] });
+  show({ others: [{ id: 'a', name: 'Long runner', widthIn: 60, lengthIn: 90 }] });
   await userEvent.click(screen.getByRole('checkbox', { name: /Long runner/ }));
   expect(screen.getByText(/One of them/)).toBeInTheDocument();
 });
@@ -134,7 +134,7 @@ test('the packed drawing keeps every quilt on the fabric, and names it', () => {
 });
 
 test('what was chosen before stands, and what is chosen now is kept by itself', async () => {
-  bench({
+  show({
     start: {
       ...start,
       battingHere: '',
@@ -164,7 +164,7 @@ test('what was chosen before stands, and what is chosen now is kept by itself', 
 });
 
 test('what is here is held against what is needed, per side', async () => {
-  bench();
+  show();
   await fillAt(/Batting that is here/, '20 × 20; 200 × 200');
   expect(await screen.findByText(/is enough/)).toBeInTheDocument();
   await fillAt(/Batting that is here/, '20 × 20');

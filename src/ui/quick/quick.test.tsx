@@ -6,7 +6,7 @@ import { quickTold, type QuickQuestion } from '@/workers/quick-told';
 import { router } from '@/ui/testing/browser';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { fill } from '@/ui/testing/fill';
-import { QuickBench } from './QuickBench';
+import { QuickScreen } from './QuickScreen';
 
 // The worker's answer, given at once.
 jest.mock('./use-quick', () => ({
@@ -14,9 +14,9 @@ jest.mock('./use-quick', () => ({
 }));
 
 const list = (...rows: [string, string][]) => rows.map(([value, label]) => ({ value, label }));
-const bench = (studio: Partial<QuickQuestion['studio']> = {}) =>
+const show = (studio: Partial<QuickQuestion['studio']> = {}) =>
   render(
-    <QuickBench
+    <QuickScreen
       first={{
         fabric: 'quilting-cotton',
         batting: 'cotton-80-20',
@@ -42,14 +42,14 @@ const answer = () => screen.getByRole('region', { name: 'The set-up' });
 const labelled = (text: string) => screen.getByLabelText(text, { exact: true });
 
 test('before anything is said there is an answer, with what was taken for granted', () => {
-  bench();
+  show();
   expect(answer()).toHaveTextContent('40 wt polyester');
   expect(answer()).toHaveTextContent(/Nm 100 · US 16 · 3\.5/);
   expect(answer()).toHaveTextContent(/Taken for granted: a longarm of the usual kind/);
   expect(screen.getByRole('link', { name: 'Add your threads' })).toHaveAttribute('href', '/shelf');
 });
 test('each thing said changes it at once', async () => {
-  bench();
+  show();
   const before = answer().textContent;
   await userEvent.selectOptions(labelled('Fabric'), 'satin');
   const satin = answer().textContent;
@@ -59,25 +59,25 @@ test('each thing said changes it at once', async () => {
   expect(answer().textContent).not.toBe(satin);
 });
 test('a label that cannot be read is said at its field, and the answer before it is not told as if it held', async () => {
-  bench();
+  show();
   await fill(screen.getByLabelText(/^Thread, as on its label/), 'tex 5000');
   expect(screen.getAllByRole('alert')[0]).toHaveTextContent(/threads lie between/);
   expect(answer()).not.toHaveTextContent('Stitches per inch');
 });
 test('a cone of the shelf is taken by its name', async () => {
   const cone = shelf.find((t) => t.fibre === 'cotton' && t.role !== 'bobbin')!;
-  bench({ threads: shelf.map((t) => ({ ...t, name: t.id })) });
+  show({ threads: shelf.map((t) => ({ ...t, name: t.id })) });
   await fill(screen.getByLabelText(/^Thread, as on its label/), cone.id);
   expect(answer()).toHaveTextContent(`${cone.id} on top`);
   expect(screen.queryByRole('link', { name: 'Add your threads' })).toBeNull();
 });
 test('what a word means is one press away', async () => {
-  bench();
+  show();
   await userEvent.click(screen.getByRole('button', { name: 'Bobbin tension' }));
   expect(await screen.findByText(/Set it first; the top follows it/)).toBeInTheDocument();
 });
 test('a quilt is begun with it; what is refused is said', async () => {
-  bench();
+  show();
   refuseNext(doors.beginIntake, 'quick.fabric', 'Pick the fabric from the list.');
   await userEvent.click(screen.getByRole('button', { name: 'Take in a quilt with it' }));
   expect(await screen.findByText(/Pick the fabric from the list/)).toBeInTheDocument();

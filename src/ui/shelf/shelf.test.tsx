@@ -9,7 +9,7 @@ import { ALL, NO_FILTER, shelve, type ShelfFilter } from './filter';
 import { LabelReading } from './LabelReading';
 import { ManyDialog } from './ManyDialog';
 import { packCones, unpackCones } from './packed';
-import { ShelfBench } from './ShelfBench';
+import { ShelfScreen } from './ShelfScreen';
 import { ShelfTable } from './ShelfTable';
 import { fill } from '@/ui/testing/fill';
 
@@ -261,32 +261,32 @@ describe('many cones at once', () => {
 });
 
 describe('the shelf', () => {
-  const bench = (cones = [fog, teal, clear]) =>
-    render(<ShelfBench shelf={{ text: packCones(cones), count: cones.length }} lowM={200} />);
+  const show = (cones = [fog, teal, clear]) =>
+    render(<ShelfScreen shelf={{ text: packCones(cones), count: cones.length }} lowM={200} />);
   // With Shift held a spool is picked; without, it opens.
   const pick = (name: RegExp) => fireEvent.click(screen.getByRole('button', { name }), { shiftKey: true });
 
   test('says how many cones stand there, and how many of them the filter shows', async () => {
-    bench();
+    show();
     expect(screen.getByText('3 cones')).toBeInTheDocument();
     await fill(screen.getByLabelText('Find on the shelf'), 'mole');
     expect(await screen.findByText('1 of 3 cones')).toBeInTheDocument();
   });
   test('a filter that nothing fits can be let go of', async () => {
-    bench();
+    show();
     await fill(screen.getByLabelText('tex from'), '400');
     expect(await screen.findByText('No cone fits')).toBeInTheDocument();
     await press('Show the whole shelf');
     expect(await screen.findByText('3 cones')).toBeInTheDocument();
   });
   test('near a colour brings its own controls', async () => {
-    bench();
+    show();
     await userEvent.click(screen.getByRole('checkbox', { name: 'near a colour' }));
     expect(screen.getByLabelText('Colour to be near to')).toBeInTheDocument();
     expect(screen.getByRole('slider', { name: 'How near, ΔE' })).toHaveValue('15');
   });
   test('two picked can be compared, and put away together', async () => {
-    bench();
+    show();
     pick(/Fog/);
     expect(screen.queryByRole('button', { name: /^Compare/ })).not.toBeInTheDocument();
     pick(/Teal/);
@@ -299,12 +299,12 @@ describe('the shelf', () => {
     });
   });
   test('more than six do not lie side by side', async () => {
-    bench(Array.from({ length: 7 }, (_, i) => aCone({ id: `c${i}`, colour: `Fog ${i}` })));
+    show(Array.from({ length: 7 }, (_, i) => aCone({ id: `c${i}`, colour: `Fog ${i}` })));
     for (let i = 0; i < 7; i++) pick(new RegExp(`Fog ${i}`));
     expect(screen.getByRole('button', { name: 'Compare 7' })).toBeDisabled();
   });
   test('empty: the ways in are offered', () => {
-    bench([]);
+    show([]);
     expect(screen.getByText('The shelf is empty')).toBeInTheDocument();
     expect(screen.getByRole('link', { name: 'Bring in a CSV file' })).toHaveAttribute(
       'href',
@@ -366,7 +366,7 @@ test('of a large shelf the first cones come with the page, and all of them after
   const answer = jest.fn(() => Promise.resolve({ ok: true, text: () => Promise.resolve(packCones(many)) }));
   globalThis.fetch = answer as unknown as typeof fetch;
   render(
-    <ShelfBench
+    <ShelfScreen
       shelf={{ text: packCones(many.slice(0, 2)), count: 6, rest: '/shelf/text?of=cones' }}
       lowM={200}
     />,

@@ -7,7 +7,7 @@ import type { Verdict } from '@/core/tension/probit';
 import type { TestRound } from '@/data/types';
 import { router } from '@/ui/testing/browser';
 import { aSetup, lastSent } from '@/ui/testing/studio';
-import { TestBench } from './TestBench';
+import { TestScreen } from './TestScreen';
 import { VERDICT_LOOK, VERDICT_SIGN, VERDICT_WORD, VERDICTS, verdictTone, worstVerdict } from './words';
 import { fill } from '@/ui/testing/fill';
 
@@ -25,9 +25,9 @@ const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestR
   note: '',
   sewnAt: new Date('2026-11-20T10:00:00Z'),
 });
-const bench = (rounds: TestRound[], part: Partial<React.ComponentProps<typeof TestBench>> = {}) =>
+const show = (rounds: TestRound[], part: Partial<React.ComponentProps<typeof TestScreen>> = {}) =>
   render(
-    <TestBench
+    <TestScreen
       quilt={{ id: 'q', name: 'Harbour Lights' }}
       zone={{ id: 'zone-a', name: 'Open water', letter: 'C' }}
       setup={setup}
@@ -68,7 +68,7 @@ describe('the seven verdicts', () => {
 });
 
 test('before the first test the guess is to be sewn, and no verdict is chosen', () => {
-  bench([]);
+  show([]);
   expect(screen.getByText('Test 1, sew this next')).toBeInTheDocument();
   for (const tile of screen.getAllByRole('radio', { name: /balanced|bobbin|top/i }))
     expect(tile).not.toBeChecked();
@@ -76,7 +76,7 @@ test('before the first test the guess is to be sewn, and no verdict is chosen', 
 
 test('each direction keeps its own verdict, and all are sent with the numbers', async () => {
   const log = jest.mocked(doors.logTest).mockResolvedValueOnce({ ok: true, value: { n: 1, done: false } });
-  bench([]);
+  show([]);
   await userEvent.click(screen.getByRole('radio', { name: 'Away' }));
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[2] }));
   await userEvent.click(screen.getByRole('radio', { name: 'To the left' }));
@@ -104,7 +104,7 @@ test('tensions that are not numbers come back to their field, and nothing typed 
       { path: 'verdicts', message: 'Say how at least one direction looks before storing the test.' },
     ],
   });
-  bench([]);
+  show([]);
   const top = screen.getByLabelText('Top, g');
   await userEvent.clear(top);
   await fill(top, 'tight');
@@ -118,13 +118,13 @@ test.each([
   ['a tight top is to be loosened', 2 as Verdict, /^Loosen top tension/],
   ['a loose top is to be tightened', -2 as Verdict, /^Tighten top tension/],
 ])('%s', (_, verdict, title) => {
-  bench([round(1, 100, four(verdict))]);
+  show([round(1, 100, four(verdict))]);
   expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
   expect(screen.getByText('Test 1:', { exact: false })).toBeInTheDocument();
 });
 
 test('balanced twice in every direction is done: the card, or one more test', async () => {
-  bench([round(1, 100, four(0)), round(2, 100, four(0))]);
+  show([round(1, 100, four(0)), round(2, 100, four(0))]);
   expect(screen.getByRole('heading', { name: 'Balanced: leave it so' })).toBeInTheDocument();
   expect(screen.getByRole('link', { name: 'See the setting card' })).toHaveAttribute(
     'href',
@@ -136,12 +136,12 @@ test('balanced twice in every direction is done: the card, or one more test', as
 });
 
 test('directions that differ by two steps are no matter of tension', () => {
-  bench([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })]);
+  show([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })]);
   expect(screen.getByText(/note it with F, with the direction/)).toBeInTheDocument();
 });
 
 test('where directions differ the quick cures come first, each with what came of it', async () => {
-  bench([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })], {
+  show([round(1, 100, { away: 0, toward: 0, left: 2, right: -1 })], {
     cures: [{ id: 'c', kind: 'net', outcome: 'same', at: new Date() }],
     cureCounts: [{ kind: 'net', tried: 5, better: 4 }],
   });
@@ -162,7 +162,7 @@ test('where directions differ the quick cures come first, each with what came of
 });
 
 test('what else is seen goes with the test', async () => {
-  bench([]);
+  show([]);
   await userEvent.click(screen.getByRole('radio', { name: VERDICT_LOOK[0] }));
   await userEvent.click(screen.getByRole('button', { name: 'skips' }));
   await userEvent.click(screen.getByRole('button', { name: 'Test 1 is sewn' }));
@@ -170,7 +170,7 @@ test('what else is seen goes with the test', async () => {
 });
 
 test('a proof turned back says why, and asks for one test more', () => {
-  bench([round(1, 100, four(0)), round(2, 100, four(0))], {
+  show([round(1, 100, four(0)), round(2, 100, four(0))], {
     setup: aSetup({
       turnedBack: {
         provenAt: new Date('2026-11-12T10:00:00Z'),
@@ -183,7 +183,7 @@ test('a proof turned back says why, and asks for one test more', () => {
 });
 
 test('one test is opened: its note, and beside it another', async () => {
-  bench([round(1, 118, four(2)), round(2, 104, four(0))]);
+  show([round(1, 118, four(2)), round(2, 104, four(0))]);
   await userEvent.click(screen.getByRole('button', { name: 'Open test 2' }));
   const dialog = await screen.findByRole('dialog');
   await userEvent.selectOptions(within(dialog).getByLabelText('Beside it'), 'test 1');
@@ -195,7 +195,7 @@ test('one test is opened: its note, and beside it another', async () => {
 });
 
 test('the stand-in sews the test: its appearances stand in the tiles', async () => {
-  bench([]);
+  show([]);
   await userEvent.click(await screen.findByText(/practise with the stand-ins/));
   await userEvent.click(screen.getByRole('button', { name: 'Read the gauge' }));
   expect(await screen.findByText(/The gauge reads \d+, \d+, \d+ g/)).toBeVisible();
@@ -206,14 +206,14 @@ test('the stand-in sews the test: its appearances stand in the tiles', async () 
 });
 
 test('the ladder is told in words', () => {
-  bench([round(1, 100, four(1))]);
+  show([round(1, 100, four(1))]);
   expect(
     screen.getByRole('img', { name: /^Top tension: likely between \d+ and \d+ g; next \d+ g$/ }),
   ).toBeInTheDocument();
 });
 
 test('every test lies on the strip, which scrolls in itself when they are many', () => {
-  bench([1, 2, 3, 4, 5, 6].map((n) => round(n, 100 - n, four(1))));
+  show([1, 2, 3, 4, 5, 6].map((n) => round(n, 100 - n, four(1))));
   const strip = screen.getByRole('list', { name: 'Tests in order' });
   expect(strip).toHaveAttribute('tabindex', '0');
   expect(within(strip).getByText('Test 2:', { exact: false })).toBeInTheDocument();

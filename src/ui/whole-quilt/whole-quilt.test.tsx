@@ -5,7 +5,7 @@ import { matchWhole, type WholeQuiltRequest } from '@/core/match/whole-quilt';
 import { aMatch } from '@/core/testing/a-shelf';
 import { router } from '@/ui/testing/browser';
 import { pack } from '@/ui/kit/pack';
-import { WholeBench, type WholeZone } from './WholeBench';
+import { WholeQuiltScreen, type WholeZone } from './WholeQuiltScreen';
 
 // The worker's answer, given at once.
 jest.mock('./use-whole', () => ({
@@ -28,12 +28,12 @@ const zones: WholeZone[] = hexes.map((_, i) => ({
   name: ['Open water', 'Sand', 'Night'][i]!,
   card: null,
 }));
-const bench = ({
+const show = ({
   request: asked = request,
   ...part
-}: Partial<React.ComponentProps<typeof WholeBench>> & { request?: WholeQuiltRequest } = {}) =>
+}: Partial<React.ComponentProps<typeof WholeQuiltScreen>> & { request?: WholeQuiltRequest } = {}) =>
   render(
-    <WholeBench
+    <WholeQuiltScreen
       quiltId="q"
       zones={zones}
       packed={pack({ ...asked, threads: undefined })}
@@ -51,7 +51,7 @@ test('the fixture does trade a zone', () => {
 });
 
 test('every zone is a row; a traded one says what it takes, what it would have taken, and the cost', () => {
-  bench();
+  show();
   const rows = screen.getAllByRole('row').slice(1);
   expect(rows).toHaveLength(3);
   const row = rows[answer.zones.indexOf(traded)]!;
@@ -62,7 +62,7 @@ test('every zone is a row; a traded one says what it takes, what it would have t
 });
 
 test('a zone that refuses keeps its own best, and says so', async () => {
-  bench();
+  show();
   const box = screen.getAllByRole('checkbox', { name: /keeps its own best/ })[0]!;
   await userEvent.click(box);
   const row = screen.getAllByRole('row')[1 + answer.zones.indexOf(traded)]!;
@@ -72,7 +72,7 @@ test('a zone that refuses keeps its own best, and says so', async () => {
 
 test('all cards are written with one press', async () => {
   const choose = jest.mocked(doors.chooseWhole).mockResolvedValueOnce({ ok: true, value: { cards: 3 } });
-  bench();
+  show();
   await userEvent.click(screen.getByRole('button', { name: 'Use these 3 set-ups' }));
   const sent = choose.mock.calls.at(-1)![0] as {
     cards: { zoneId: string; topId: string; seenVersion: number }[];
@@ -83,7 +83,7 @@ test('all cards are written with one press', async () => {
 });
 
 test('cards that stand so already are not written again', () => {
-  bench({
+  show({
     zones: zones.map((z, i) => ({
       ...z,
       card: { topId: answer.zones[i]!.setup!.topId, bobbinId: answer.zones[i]!.setup!.bobbinId, version: 2 },
@@ -94,7 +94,7 @@ test('cards that stand so already are not written again', () => {
 
 test('a zone that was tested keeps its card', () => {
   const keep = { topId: 'Gossamer 100 Oat', bobbinId: 'Gossamer 100 Oat' };
-  bench({ request: { ...request, zones: request.zones.map((z, i) => (i === 0 ? { ...z, keep } : z)) } });
+  show({ request: { ...request, zones: request.zones.map((z, i) => (i === 0 ? { ...z, keep } : z)) } });
   const row = screen.getAllByRole('row')[1]!;
   expect(row).toHaveTextContent('tested: its card stays');
   expect(within(row).queryByRole('checkbox')).toBeNull();
@@ -106,7 +106,7 @@ test('a card changed meanwhile is said', async () => {
     conflict: true,
     problems: [{ path: 'cards.1', message: 'This card was changed in another window meanwhile.' }],
   });
-  bench();
+  show();
   await userEvent.click(screen.getByRole('button', { name: /^Use these/ }));
   expect(await screen.findByRole('alert')).toHaveTextContent('another window');
 });
@@ -114,7 +114,7 @@ test('a card changed meanwhile is said', async () => {
 test('a zone nothing suits is said in its row, and why above', () => {
   const [first, ...rest] = request.zones;
   const denim = { ...first!.zone, top: [{ fabric: 'canvas', hex: '#999999' }], technique: 'baste' };
-  bench({
+  show({
     request: {
       ...request,
       needles: [{ nm: 90, eye: 'standard', point: 'sharp' }],
@@ -134,7 +134,7 @@ test.each<[string, object, RegExp]>([
   ],
   ['no needle', { needles: [] }, /No needle/],
 ])('with %s at all the reason is said once, and the way to the shelf is offered', (_, part, words) => {
-  bench({ request: { ...request, ...part } });
+  show({ request: { ...request, ...part } });
   expect(screen.getByText('Nothing on the shelf suits this quilt')).toBeInTheDocument();
   expect(screen.getAllByText(words)).toHaveLength(1);
   expect(screen.getByRole('link', { name: 'See the shelf' })).toHaveAttribute('href', '/shelf');

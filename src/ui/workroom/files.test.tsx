@@ -3,7 +3,7 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { looks } from '@/actions/doors';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
-import { FilesBench } from './FilesBench';
+import { FilesScreen } from './FilesScreen';
 import { readCsv } from './read-csv';
 
 jest.mock('@/ui/kit/send-file', () => {
@@ -55,7 +55,7 @@ describe('reading a file', () => {
 
 describe('in from a file', () => {
   const give = async (text: string) => {
-    render(<FilesBench />);
+    render(<FilesScreen />);
     jest.mocked(looks.importHints).mockResolvedValue({ keys: [], mapping: null } as never);
     await userEvent.upload(screen.getByLabelText(/Drop a CSV file here/), csv(text));
   };
@@ -126,7 +126,7 @@ describe('in from a file', () => {
 
 describe('out to files, and a whole workroom', () => {
   test('every kind has its own file', () => {
-    render(<FilesBench />);
+    render(<FilesScreen />);
     const out = screen.getByRole('region', { name: 'Out' });
     expect(
       within(out)
@@ -141,7 +141,7 @@ describe('out to files, and a whole workroom', () => {
     ]);
   });
   test('a workroom goes in as its text; a refusal says where', async () => {
-    render(<FilesBench />);
+    render(<FilesScreen />);
     refuseNext(sends.workroom, 'threads.3.tex', 'Tex must lie between 1 and 1000.');
     const file = new File(['{"threads":[]}'], 'workroom.json', { type: 'application/json' });
     Object.assign(file, { text: () => Promise.resolve('{"threads":[]}') });

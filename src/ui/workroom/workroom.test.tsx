@@ -13,12 +13,12 @@ import {
   lastSent,
   refuseNext,
 } from '@/ui/testing/studio';
-import { BobbinBench } from './BobbinBench';
+import { BobbinsScreen } from './BobbinsScreen';
 import { windingRadius } from './bobbin-gauge';
-import { ClothBench } from './ClothBench';
-import { MachineBench } from './MachineBench';
-import { NeedleBench } from './NeedleBench';
-import { RulerBench } from './RulerBench';
+import { ClothsScreen } from './ClothsScreen';
+import { MachineScreen } from './MachineScreen';
+import { NeedlesScreen } from './NeedlesScreen';
+import { RulersScreen } from './RulersScreen';
 import { SCHOOLS } from '@/core/fields/preferences';
 import { PreferencesForm } from './PreferencesForm';
 
@@ -34,9 +34,9 @@ const fill = async (label: string | RegExp, text: string) => {
 };
 
 describe('the drawer', () => {
-  const bench = (part: Partial<Parameters<typeof NeedleBench>[0]> = {}) =>
+  const show = (part: Partial<Parameters<typeof NeedlesScreen>[0]> = {}) =>
     render(
-      <NeedleBench
+      <NeedlesScreen
         needles={[aNeedle(), aNeedle({ id: 'n2', nm: 110, eye: 'large', stock: 0, version: 1 })]}
         fitted={[aFitted()]}
         machines={[aMachine()]}
@@ -50,19 +50,19 @@ describe('the drawer', () => {
     [350_000, 88, /due for a change$/],
     [440_000, 100, /past its life, change it$/],
   ])('%d stitches of 400,000 are shown as %d in a hundred, and in words', (stitches, now, words) => {
-    bench({ fitted: [aFitted({ stitches })] });
+    show({ fitted: [aFitted({ stitches })] });
     const meter = screen.getByRole('meter', { name: 'Needle used in The Long Arm' });
     expect(meter).toHaveAttribute('aria-valuenow', String(now));
     expect(screen.getByText(words)).toBeInTheDocument();
   });
 
   test('the caution stands where a needle is changed', () => {
-    bench();
+    show();
     expect(screen.getByText(/off/i, { selector: 'p span, p' })).toBeInTheDocument();
   });
 
   test('changing the needle says which kind went in', async () => {
-    bench();
+    show();
     await press('Changed for a new one');
     expect(lastSent(doors.changeNeedle)).toMatchObject({
       machineId: 'machine-1',
@@ -74,7 +74,7 @@ describe('the drawer', () => {
   });
 
   test('what is out is said, and cannot be put into the machine', () => {
-    bench();
+    show();
     expect(screen.getAllByRole('status')[0]).toHaveTextContent('Out: Nm 110 sharp.');
     const [first, second] = screen.getAllByRole('button', { name: 'Into the machine' });
     expect(first).toBeEnabled();
@@ -82,13 +82,13 @@ describe('the drawer', () => {
   });
 
   test('with two machines each is named', () => {
-    bench({ machines: [aMachine(), aMachine({ id: 'm2', name: 'Old Faithful Arm' })] });
+    show({ machines: [aMachine(), aMachine({ id: 'm2', name: 'Old Faithful Arm' })] });
     expect(screen.getAllByRole('button', { name: 'Into Old Faithful Arm' })).toHaveLength(2);
     expect(screen.getByText('Not known which needle is in it.')).toBeInTheDocument();
   });
 
   test('adding needles sends numbers as numbers; a refusal stands at its field and nothing is lost', async () => {
-    bench();
+    show();
     await press('Add needles');
     await fill('In the drawer', '12');
     refuseNext(doors.keepNeedles, 'stock', 'Needles in the drawer: give a whole number.');
@@ -105,7 +105,7 @@ describe('the drawer', () => {
   });
 
   test('stitches not counted yet can be added to the needle', async () => {
-    bench();
+    show();
     await press('Add stitches');
     await fill('Stitches', '-2500');
     await press('Count them');
@@ -113,7 +113,7 @@ describe('the drawer', () => {
   });
 
   test('an empty drawer and no machine each say what to do', () => {
-    bench({ needles: [], machines: [], fitted: [] });
+    show({ needles: [], machines: [], fitted: [] });
     expect(screen.getByText('The drawer is empty')).toBeInTheDocument();
     expect(screen.getByText('Add a machine first.')).toBeInTheDocument();
     expect(screen.getAllByRole('button', { name: 'Add needles' })).toHaveLength(1);
@@ -121,17 +121,17 @@ describe('the drawer', () => {
 });
 
 describe('bobbins', () => {
-  const bench = (part: Partial<Parameters<typeof BobbinBench>[0]> = {}) =>
-    render(<BobbinBench bobbins={[aBobbin()]} cones={[aCone()]} machines={[aMachine()]} {...part} />);
+  const show = (part: Partial<Parameters<typeof BobbinsScreen>[0]> = {}) =>
+    render(<BobbinsScreen bobbins={[aBobbin()]} cones={[aCone()]} machines={[aMachine()]} {...part} />);
 
   test('the tray says how many metres are on each', () => {
-    bench();
+    show();
     expect(screen.getByText('120 m')).toBeInTheDocument();
     expect(screen.getByText('wound here')).toBeInTheDocument();
   });
 
   test('counting one up sends the version it was seen with', async () => {
-    bench();
+    show();
     await press(/more|one more|add one/i);
     await waitFor(() =>
       expect(lastSent(doors.countBobbins)).toMatchObject({ id: 'bobbin-1', version: 5, count: 4 }),
@@ -139,7 +139,7 @@ describe('bobbins', () => {
   });
 
   test('the dialog works out what a bobbin holds; prewound ones hold more', async () => {
-    bench();
+    show();
     await press('Wind bobbins');
     const holds = (pre: boolean) =>
       Math.round(
@@ -150,7 +150,7 @@ describe('bobbins', () => {
   });
 
   test('winding sends the thread, the machine and how many; metres left empty are worked out', async () => {
-    bench();
+    show();
     await press('Wind bobbins');
     await fill('How many', '6');
     await press('They are wound');
@@ -167,7 +167,7 @@ describe('bobbins', () => {
     ['no machine', { bobbins: [], machines: [] }, 'Add a machine', '/workroom/machine'],
     ['no thread', { bobbins: [], cones: [] }, 'Add a bobbin thread', '/shelf'],
   ])('with %s the way on is a link', (_, part, name, href) => {
-    bench(part);
+    show(part);
     expect(screen.getByText('No bobbin is wound')).toBeInTheDocument();
     expect(screen.getByRole('link', { name })).toHaveAttribute('href', href);
   });
@@ -182,24 +182,24 @@ describe('bobbins', () => {
 });
 
 describe('rulers', () => {
-  const bench = (part: Partial<Parameters<typeof RulerBench>[0]> = {}) =>
-    render(<RulerBench rulers={[aRuler()]} machines={[aMachine()]} {...part} />);
+  const show = (part: Partial<Parameters<typeof RulersScreen>[0]> = {}) =>
+    render(<RulersScreen rulers={[aRuler()]} machines={[aMachine()]} {...part} />);
 
   test('a ruler as thick as the foot asks fits, a thinner one is said to be too thin', () => {
-    bench({ rulers: [aRuler(), aRuler({ id: 'r2', name: 'Thin edge', thicknessMm: 3, radiusIn: null })] });
+    show({ rulers: [aRuler(), aRuler({ id: 'r2', name: 'Thin edge', thicknessMm: 3, radiusIn: null })] });
     expect(screen.getByText('fits The Long Arm')).toBeInTheDocument();
     expect(screen.getByText('too thin for The Long Arm, which asks 6 mm')).toBeInTheDocument();
   });
   test('an arc says what it sews outside its edge', () => {
-    bench();
+    show();
     expect(screen.getByText('radius 6.25 in outside it')).toBeInTheDocument();
   });
   test('a machine without a ruler foot is said', () => {
-    bench({ machines: [aMachine({ feet: ['open-toe'] })] });
+    show({ machines: [aMachine({ feet: ['open-toe'] })] });
     expect(screen.getByText('no ruler foot on any machine')).toBeInTheDocument();
   });
   test('lengths are typed with their unit: 152.4 mm of radius is 6 in', async () => {
-    bench();
+    show();
     await press('Change Quay arc');
     await fill(/^Radius of its edge/, '152.4 mm');
     await fill(/^Thickness/, '0.25 in');
@@ -210,19 +210,19 @@ describe('rulers', () => {
     expect(sent.thicknessMm).toBeCloseTo(6.35, 6);
   });
   test('what cannot be read as a length is sent as it was typed, to be refused in words', async () => {
-    bench();
+    show();
     await press('Change Quay arc');
     await fill(/^Thickness/, 'thick');
     await press('Keep this ruler');
     expect(lastSent(doors.keepRuler).thicknessMm).toBe('thick');
   });
   test('put away is asked of the server by name', async () => {
-    bench();
+    show();
     await press('Put Quay arc away');
     expect(lastSent(doors.putAway)).toMatchObject({ id: 'ruler-1', what: 'ruler', away: true });
   });
   test('no ruler yet', () => {
-    bench({ rulers: [] });
+    show({ rulers: [] });
     expect(screen.getByText('No ruler yet')).toBeInTheDocument();
   });
 });
@@ -241,9 +241,9 @@ describe('fabrics and battings', () => {
     version: 2,
   };
   const cloth = { id: 'f1', kind: 'flannel', name: 'Net loft flannel', hex: '#aabbcc', notes: '' };
-  const bench = () =>
+  const show = () =>
     render(
-      <ClothBench
+      <ClothsScreen
         fabrics={[
           { ...cloth, shipped: false, version: 4 },
           { ...cloth, id: 'f2', name: 'Flannel', shipped: true, version: 1 },
@@ -253,20 +253,20 @@ describe('fabrics and battings', () => {
       />,
     );
   test('the shipped kinds are said to be generic and cannot be changed', () => {
-    bench();
+    show();
     expect(screen.getAllByText('shipped, generic')).toHaveLength(2);
     expect(screen.getByRole('button', { name: 'Change Drumlin 80/20' })).toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Change Wool batting' })).not.toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Put Flannel away' })).not.toBeInTheDocument();
   });
   test('the studio’s units are kept to', () => {
-    bench();
+    show();
     const row = screen.getByRole('row', { name: /Drumlin/ });
     expect(row).toHaveTextContent(/8 in/);
     expect(row).toHaveTextContent(/20\.?\d* ?cm|203 mm/);
   });
   test('a batting keeps the rating as printed, its widest gap typed in any unit', async () => {
-    bench();
+    show();
     await press('Add a batting');
     await fill('Name', 'Skerry wool');
     await fill('Rating, as printed', '4 inches, 10 cm');
@@ -277,32 +277,32 @@ describe('fabrics and battings', () => {
     expect(sent.maxGapIn).toBeCloseTo(3.937, 3);
   });
   test('a fabric is changed with the version it was seen with', async () => {
-    bench();
+    show();
     await press('Change Net loft flannel');
     await fill('Notes', 'washed');
     await press('Keep this fabric');
     expect(lastSent(doors.keepFabric)).toMatchObject({ id: 'f1', version: 4, notes: 'washed' });
   });
   test('put away', async () => {
-    bench();
+    show();
     await press('Put Net loft flannel away');
     expect(lastSent(doors.putAway)).toMatchObject({ id: 'f1', what: 'fabric', away: true });
   });
 });
 
 describe('the machine', () => {
-  const bench = (calibrations: Parameters<typeof MachineBench>[0]['calibrations'] = []) =>
-    render(<MachineBench machines={[aMachine()]} calibrations={calibrations} />);
+  const show = (calibrations: Parameters<typeof MachineScreen>[0]['calibrations'] = []) =>
+    render(<MachineScreen machines={[aMachine()]} calibrations={calibrations} />);
 
   test('its facts are said in words with their units', () => {
-    bench();
+    show();
     const facts = screen.getByRole('region', { name: 'The Long Arm' });
     expect(facts).toHaveTextContent('up to 2200 a minute, idle 100 to 900');
     expect(facts).toHaveTextContent('20 in, 5.5 in of it dead');
     expect(facts).toHaveTextContent('132 in wide, roll inside the throat');
   });
   test('what was not measured is said, with what happens without', () => {
-    bench([
+    show([
       {
         id: 'c1',
         machineId: 'machine-1',
@@ -321,7 +321,7 @@ describe('the machine', () => {
     expect(screen.getAllByRole('button', { name: 'Measure' })).toHaveLength(3);
   });
   test('changing sends every field, lengths as numbers, boxes as lists', async () => {
-    bench();
+    show();
     await press('Change');
     await userEvent.click(screen.getByRole('checkbox', { name: /couching/i }));
     await fill(/^Throat/, '51 cm');
@@ -332,7 +332,7 @@ describe('the machine', () => {
     expect(sent.throatIn).toBeCloseTo(20.0787, 3);
   });
   test('no machine yet: said with what a machine is needed for', async () => {
-    render(<MachineBench machines={[]} calibrations={[]} />);
+    render(<MachineScreen machines={[]} calibrations={[]} />);
     expect(screen.getByText('No machine yet')).toBeInTheDocument();
     await press('Add a machine');
     expect(screen.getByLabelText(/^Highest rate/)).toHaveValue('2000');
@@ -340,7 +340,7 @@ describe('the machine', () => {
 
   describe('measuring a dial', () => {
     const measure = async () => {
-      bench();
+      show();
       const row = screen.getByText('Speed dial to stitches a minute').closest('li')!;
       await userEvent.click(within(row).getByRole('button', { name: 'Measure' }));
       return screen.getByRole('dialog');

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { doors } from '@/actions/doors';
 import type { Machine, Yarn } from '@/data/types';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
-import { YarnBench } from './YarnBench';
+import { YarnsScreen } from './YarnsScreen';
 import { fill } from '@/ui/testing/fill';
 
 const kelp: Yarn = {
@@ -22,7 +22,7 @@ const machine = { id: 'm', name: 'Long one', couchingHoleMm: 3 } as Machine;
 
 test('how thick, how much is here, and whether the foot takes it', () => {
   render(
-    <YarnBench
+    <YarnsScreen
       yarns={[kelp, { ...kelp, id: 'thin', name: 'Twine', diameterMm: 1.6, skeinM: null, skeins: 1 }]}
       machines={[machine]}
     />,
@@ -35,12 +35,12 @@ test('how thick, how much is here, and whether the foot takes it', () => {
 });
 
 test('the empty shelf teaches how a yarn is measured', () => {
-  render(<YarnBench yarns={[]} machines={[]} />);
+  render(<YarnsScreen yarns={[]} machines={[]} />);
   expect(screen.getByText(/Wind it round a ruler/)).toBeVisible();
 });
 
 test('a thickness in turns is told in millimetres, and sent so', async () => {
-  render(<YarnBench yarns={[kelp]} machines={[]} />);
+  render(<YarnsScreen yarns={[kelp]} machines={[]} />);
   await userEvent.click(screen.getByRole('button', { name: 'Add a yarn' }));
   const dialog = await screen.findByRole('dialog');
   await fill(within(dialog).getByLabelText(/^Name/), 'Foam');
@@ -55,7 +55,7 @@ test('a thickness in turns is told in millimetres, and sent so', async () => {
 });
 
 test('one is changed with its version', async () => {
-  render(<YarnBench yarns={[kelp]} machines={[]} />);
+  render(<YarnsScreen yarns={[kelp]} machines={[]} />);
   await userEvent.click(screen.getByRole('button', { name: 'Change Kelp bouclé' }));
   const dialog = await screen.findByRole('dialog');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Keep this yarn' }));

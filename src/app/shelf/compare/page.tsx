@@ -1,6 +1,6 @@
 import { ask } from '@/actions/queries';
 import { coneName } from '@/actions/zone-brief';
-import { CompareBench } from '@/ui/compare/CompareBench';
+import { CompareScreen } from '@/ui/compare/CompareScreen';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 
@@ -24,5 +24,5 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
         scale.
       </Empty>
     );
-  return <CompareBench cones={cones.map((c) => ({ ...c, name: coneName(c) }))} />;
+  return <CompareScreen cones={cones.map((c) => ({ ...c, name: coneName(c) }))} />;
 }

@@ -1,5 +1,5 @@
 import { ask } from '@/actions/queries';
-import { BobbinBench } from '@/ui/workroom/BobbinBench';
+import { BobbinsScreen } from '@/ui/workroom/BobbinsScreen';
 
 export const metadata = { title: 'Bobbins' };
 
@@ -10,7 +10,7 @@ export default async function BobbinsPage() {
     ask.readMachines(),
   ]);
   return (
-    <BobbinBench
+    <BobbinsScreen
       bobbins={bobbins}
       cones={cones.filter((c) => c.role !== 'top' && !c.archivedAt)}
       machines={machines}

@@ -1,6 +1,6 @@
 import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
-import { ClothBench } from '@/ui/workroom/ClothBench';
+import { ClothsScreen } from '@/ui/workroom/ClothsScreen';
 
 export const metadata = { title: 'Fabric and batting' };
 
@@ -13,7 +13,7 @@ export default async function ClothPage() {
   ]);
   return (
     <>
-      <ClothBench fabrics={fabrics} battings={battings} units={preferences?.units ?? 'inch'} />
+      <ClothsScreen fabrics={fabrics} battings={battings} units={preferences?.units ?? 'inch'} />
       <PutAwayList away={away.filter((x) => x.what !== 'ruler')} />
     </>
   );

@@ -1,7 +1,7 @@
 import { ask } from '@/actions/queries';
 import { copyPlan } from '@/backup/copies';
 import { BackupPanel } from '@/ui/workroom/BackupPanel';
-import { FilesBench } from '@/ui/workroom/FilesBench';
+import { FilesScreen } from '@/ui/workroom/FilesScreen';
 import { MishapList } from '@/ui/workroom/MishapList';
 
 export const metadata = { title: 'Files in and out' };
@@ -11,7 +11,7 @@ export default async function FilesPage() {
   return (
     <>
       <BackupPanel copies={copies} folder={copyPlan()?.folder ?? null} />
-      <FilesBench />
+      <FilesScreen />
       <MishapList mishaps={mishaps} />
     </>
   );

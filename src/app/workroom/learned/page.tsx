@@ -1,8 +1,8 @@
 import { ask } from '@/actions/queries';
-import { LearnedBench } from '@/ui/learned/LearnedBench';
+import { LearnedScreen } from '@/ui/learned/LearnedScreen';
 
 export const metadata = { title: 'What this studio has learned' };
 
 export default async function LearnedPage() {
-  return <LearnedBench {...await ask.readLearnedView()} />;
+  return <LearnedScreen {...await ask.readLearnedView()} />;
 }

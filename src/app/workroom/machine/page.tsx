@@ -1,9 +1,9 @@
 import { ask } from '@/actions/queries';
-import { MachineBench } from '@/ui/workroom/MachineBench';
+import { MachineScreen } from '@/ui/workroom/MachineScreen';
 
 export const metadata = { title: 'Machines' };
 
 export default async function MachinePage() {
   const [machines, calibrations] = await Promise.all([ask.readMachines(), ask.readCalibrations()]);
-  return <MachineBench machines={machines} calibrations={calibrations} />;
+  return <MachineScreen machines={machines} calibrations={calibrations} />;
 }

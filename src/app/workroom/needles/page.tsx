@@ -1,5 +1,5 @@
 import { ask } from '@/actions/queries';
-import { NeedleBench } from '@/ui/workroom/NeedleBench';
+import { NeedlesScreen } from '@/ui/workroom/NeedlesScreen';
 
 export const metadata = { title: 'Needles' };
 
@@ -11,7 +11,7 @@ export default async function NeedlesPage() {
     ask.readPreferences(),
   ]);
   return (
-    <NeedleBench
+    <NeedlesScreen
       needles={needles}
       fitted={fitted}
       machines={machines}

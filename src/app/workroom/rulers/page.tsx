@@ -1,7 +1,7 @@
 import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
 import { WhichRuler } from '@/ui/rulers/WhichRuler';
-import { RulerBench } from '@/ui/workroom/RulerBench';
+import { RulersScreen } from '@/ui/workroom/RulersScreen';
 
 export const metadata = { title: 'Rulers' };
 
@@ -13,7 +13,7 @@ export default async function RulersPage() {
   ]);
   return (
     <>
-      <RulerBench rulers={rulers} machines={machines} />
+      <RulersScreen rulers={rulers} machines={machines} />
       <WhichRuler rulers={rulers} offsetIn={machines[0]?.footOffsetIn ?? 0.25} />
       <PutAwayList away={away.filter((x) => x.what === 'ruler')} />
     </>

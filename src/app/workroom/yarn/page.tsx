@@ -1,6 +1,6 @@
 import { ask } from '@/actions/queries';
 import { PutAwayList } from '@/ui/workroom/PutAwayList';
-import { YarnBench } from '@/ui/workroom/YarnBench';
+import { YarnsScreen } from '@/ui/workroom/YarnsScreen';
 
 export const metadata = { title: 'Yarn' };
 
@@ -8,7 +8,7 @@ export default async function YarnPage() {
   const [yarns, machines, away] = await Promise.all([ask.readYarns(), ask.readMachines(), ask.readPutAway()]);
   return (
     <>
-      <YarnBench yarns={yarns} machines={machines} />
+      <YarnsScreen yarns={yarns} machines={machines} />
       <PutAwayList away={away.filter((x) => x.what === 'yarn')} />
     </>
   );

@@ -75,4 +75,5 @@ export interface PairContext {
 
 /** How far a value lies over a limit, in spans. */
 export const over = (value: number, limit: number, span: number) => Math.max(0, (value - limit) / span);
+/** A sentence with its first letter large. The text must not be empty. */
 export const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);

@@ -12,7 +12,7 @@ import type { Cone } from '@/data/types';
 import { Empty } from '@/ui/kit/Empty';
 import { type Held, HoldBar } from '@/ui/match/HoldBar';
 import { CouchingSums, RulerSums } from '@/ui/match/TechniqueSums';
-import { MatchBench } from '@/ui/match/MatchBench';
+import { MatchScreen } from '@/ui/match/MatchScreen';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { NothingSuits } from '@/ui/match/NothingSuits';
 import { listedNames } from '@/ui/shelf/listed';
@@ -96,7 +96,7 @@ export default async function MatchPage(props: QuiltPageProps) {
       {candidates.length === 0 ? (
         <NothingSuits what="zone" cautions={found.cautions} />
       ) : (
-        <MatchBench
+        <MatchScreen
           key={zone.id + (standing?.id ?? '') + JSON.stringify(held)}
           held={held}
           machine={machine}

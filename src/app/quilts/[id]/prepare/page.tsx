@@ -2,7 +2,7 @@ import { ask } from '@/actions/queries';
 import { weightOf } from '@/core/backing/in-hand';
 import { battings } from '@/core/tables/battings';
 import { usualOf } from '@/actions/prepared';
-import { PrepareBench } from '@/ui/prepare/PrepareBench';
+import { PrepareScreen } from '@/ui/prepare/PrepareScreen';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -20,7 +20,7 @@ export default async function PreparePage(props: QuiltPageProps) {
   ]);
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
-      <PrepareBench
+      <PrepareScreen
         quilt={{ id: quilt.id, name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
         units={preferences!.units}
         start={prepared ?? usualOf(quilt, preferences!)}

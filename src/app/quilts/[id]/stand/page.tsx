@@ -3,7 +3,7 @@ import { isSewn } from '@/core/plan/begun';
 import { stepId } from '@/core/plan/step-key';
 import { conditionWords } from '@/core/tables/conditions';
 import { signs } from '@/core/tables/symptoms';
-import { StandBench } from '@/ui/stand/StandBench';
+import { StandScreen } from '@/ui/stand/StandScreen';
 import { passDrawing, raiseBefore, shownSteps, shownThreads } from '@/ui/stand/stand-facts';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
@@ -39,7 +39,7 @@ export default async function StandPage(props: QuiltPageProps) {
     )
     .map(stepId);
   return (
-    <StandBench
+    <StandScreen
       quilt={{
         id: quilt.id,
         name: quilt.name,

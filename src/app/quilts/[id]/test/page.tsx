@@ -10,7 +10,7 @@ import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { searchLadder } from '@/ui/tension-ladder/search-ladder';
-import { TestBench } from '@/ui/test-strip/TestBench';
+import { TestScreen } from '@/ui/test-strip/TestScreen';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
 
 export const metadata = { title: 'Test' };
@@ -32,7 +32,7 @@ export default async function TestPage(props: QuiltPageProps) {
     <QuiltFrame view={view} machine={machine} step="test" zoneId={zone?.id} page="test">
       {zone && setup && search ? (
         <>
-          <TestBench
+          <TestScreen
             key={`${setup.id}-${search.rounds.length}`}
             quilt={{ id: quilt.id, name: quilt.name }}
             zone={{ id: zone.id, name: zone.name, letter: zone.letter }}

@@ -2,7 +2,7 @@ import { ask } from '@/actions/queries';
 import { listedWhole } from '@/ui/shelf/listed';
 import { techniques } from '@/core/tables/techniques';
 import { spiToMm } from '@/core/units/length';
-import { ColourBench } from '@/ui/colours/ColourBench';
+import { ColoursScreen } from '@/ui/colours/ColoursScreen';
 import { Empty } from '@/ui/kit/Empty';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -30,7 +30,7 @@ export default async function ColoursPage(props: QuiltPageProps) {
             : 'Draw the zones of this quilt on its map first.'}
         </Empty>
       ) : (
-        <ColourBench
+        <ColoursScreen
           key={`${zone.id} ${zone.version}`}
           quiltId={quilt.id}
           zone={{

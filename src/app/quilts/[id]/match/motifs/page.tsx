@@ -3,7 +3,7 @@ import { motifsRequest } from '@/actions/motifs';
 import { Empty } from '@/ui/kit/Empty';
 import { ButtonLink } from '@/ui/kit/Button';
 import { MatchNav } from '@/ui/match/MatchNav';
-import { MotifsBench } from '@/ui/motifs/MotifsBench';
+import { MotifsScreen } from '@/ui/motifs/MotifsScreen';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 
@@ -36,7 +36,7 @@ export default async function MotifsPage(props: QuiltPageProps) {
             : 'Draw the zones of this quilt on its map first.'}
         </Empty>
       ) : (
-        <MotifsBench
+        <MotifsScreen
           key={quilt.version}
           quilt={{ id: quilt.id, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
           zones={zones}

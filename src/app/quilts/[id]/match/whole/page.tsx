@@ -5,7 +5,7 @@ import { Empty } from '@/ui/kit/Empty';
 import { pack } from '@/ui/kit/pack';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
-import { WholeBench } from '@/ui/whole-quilt/WholeBench';
+import { WholeQuiltScreen } from '@/ui/whole-quilt/WholeQuiltScreen';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 
 export const metadata = { title: 'Whole quilt' };
@@ -25,7 +25,7 @@ export default async function WholePage(props: QuiltPageProps) {
             : `Say at Take in which fabric lies in ${clothless.map((z) => z.letter).join(', ')}; then all zones can be matched together.`}
         </Empty>
       ) : (
-        <WholeBench
+        <WholeQuiltScreen
           quiltId={quilt.id}
           zones={zones.map((z) => {
             const s = setups.get(z.id);

@@ -1,7 +1,7 @@
 import { ask } from '@/actions/queries';
 import { Empty } from '@/ui/kit/Empty';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
-import { StitchPhotoBench } from '@/ui/stitch-photo/StitchPhotoBench';
+import { StitchPhotoScreen } from '@/ui/stitch-photo/StitchPhotoScreen';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
 
 export const metadata = { title: 'Stitches on a photograph' };
@@ -16,7 +16,7 @@ export default async function StitchPhotoPage(props: QuiltPageProps) {
   return (
     <QuiltFrame view={view} machine={machine} step="test" zoneId={zone?.id} page="test/photo">
       {zone ? (
-        <StitchPhotoBench
+        <StitchPhotoScreen
           key={round?.id ?? 'new'}
           quiltId={view.quilt.id}
           zoneId={zone.id}

@@ -20,7 +20,7 @@ const KINDS = [
 ];
 
 /** Bobbins on the tray, and winding more. */
-export function BobbinBench({
+export function BobbinsScreen({
   bobbins,
   cones,
   machines,

@@ -21,7 +21,7 @@ const nameOf = (n: Pick<DrawerNeedle, 'nm' | 'eye' | 'point' | 'coated'>) =>
   `Nm ${n.nm} / US ${usSize(n.nm) ?? '?'}, ${POINT_LABEL[n.point]}${n.eye === 'large' ? ', large eye' : ''}${n.coated ? ', coated' : ''}`;
 
 /** Needles in the drawer, and the one in each machine with its stitches. */
-export function NeedleBench({
+export function NeedlesScreen({
   needles,
   fitted,
   machines,

@@ -66,7 +66,7 @@ export interface StandQuilt {
 }
 
 /** The screen at the machine: the zone in hand, its setting, the clock, and what happens written down with one tap. */
-export function StandBench({
+export function StandScreen({
   quilt,
   steps,
   threads,

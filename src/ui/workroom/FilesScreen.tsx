@@ -20,7 +20,7 @@ export const KIND_LABEL: Record<ExchangeKind, string> = {
 const sendWorkroom = sendFile<Record<string, number>>('/import/workroom');
 
 /** What the studio owns, out to files and in from them. */
-export function FilesBench() {
+export function FilesScreen() {
   const [kind, setKind] = useState<ExchangeKind>('cones');
   const [file, setFile] = useState<CsvFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

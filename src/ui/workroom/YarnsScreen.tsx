@@ -17,7 +17,7 @@ import { RowActs } from './RowActs';
 const FORM = formFields(YARN);
 
 /** Yarn that is couched: how thick, how much is here, and whether a couching foot takes it. */
-export function YarnBench({ yarns, machines }: { yarns: Yarn[]; machines: Machine[] }) {
+export function YarnsScreen({ yarns, machines }: { yarns: Yarn[]; machines: Machine[] }) {
   const [editing, setEditing] = useState<Yarn | 'new' | null>(null);
   const feet = machines.filter((m) => m.couchingHoleMm !== null);
   const add = (

@@ -24,7 +24,7 @@ export function heldWords({ held, widening }: Pick<LearnedView, 'held' | 'wideni
 }
 
 /** What the studio's own log taught: the balance of its machine and threads, and the pace of its hands. */
-export function LearnedBench({ tension, held, widening, searches, hours, steps }: LearnedView) {
+export function LearnedScreen({ tension, held, widening, searches, hours, steps }: LearnedView) {
   return (
     <div className="mt-4 grid gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <section aria-label="Tension">

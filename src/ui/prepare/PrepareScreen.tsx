@@ -38,7 +38,7 @@ interface Small {
 }
 
 /** Backing, binding and batting: what to buy and how to cut it, worked out as it is typed. */
-export function PrepareBench({
+export function PrepareScreen({
   quilt,
   units,
   start,

@@ -1,12 +1,12 @@
 import { CURES } from '@/core/fields/lists';
-import { readCureCounts, readCures, readTrials } from '@/data/bench';
+import { readCureCounts, readCures, readTrials } from '@/data/trials';
 import { readPastWork } from '@/data/past';
 import { readFaults } from '@/data/faults';
 import { readSetups } from '@/data/setups';
 import { type TestDatabase } from '@/data/test-database';
 import { demoDatabase } from '@/demo/testing/demo-database';
 import { readRounds } from '@/data/tests';
-import { amend, beginTrial, endTrial, tryCure } from './bench';
+import { amend, beginTrial, endTrial, tryCure } from './trials';
 import { thisContext } from './context';
 import { logTest } from './tests';
 import { key, paths, value } from './testing/answers';
@@ -14,7 +14,7 @@ import { key, paths, value } from './testing/answers';
 let base: TestDatabase;
 let quiltId: string;
 beforeAll(async () => {
-  base = await demoDatabase('bench');
+  base = await demoDatabase('trials');
   const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
   quiltId = q!.id;
 });

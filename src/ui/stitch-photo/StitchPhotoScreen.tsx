@@ -25,7 +25,7 @@ const TOOLS = [
 const SAMPLES = [1, 2, 3, 4] as const;
 
 /** Stitches on a photograph: the scale marked, a line drawn along them, every hole to be checked and moved by hand. */
-export function StitchPhotoBench({
+export function StitchPhotoScreen({
   quiltId,
   zoneId,
   rounds,

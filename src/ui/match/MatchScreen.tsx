@@ -30,7 +30,7 @@ const VaryPanel = dynamic(() => patiently(() => import('./VaryPanel')).then((m) 
 const CardDialog = dynamic(() => patiently(() => import('./CardDialog')).then((m) => m.CardDialog));
 
 /** Match for one zone: the setting card on top, the drawings it rests on, and the candidates below. */
-export function MatchBench({
+export function MatchScreen({
   quiltId,
   zone,
   about,

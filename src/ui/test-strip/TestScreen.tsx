@@ -44,8 +44,8 @@ const SPECS = formFields(ROUND);
 const FIELDS = ['verdicts', ...SPECS.map((f) => f.name)];
 const gf = (x: number) => String(Number(x.toFixed(x < 50 ? 1 : 0)));
 
-/** The test bench of one zone: the strip so far, how the search narrows, and the one thing to do next. */
-export function TestBench({
+/** The test page of one zone: the strip so far, how the search narrows, and the one thing to do next. */
+export function TestScreen({
   quilt,
   zone,
   setup,

@@ -19,7 +19,7 @@ const PasteDialog = dynamic(() =>
 const many = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** An empty studio led along one thread: machine, threads, needles and bobbins, the first quilt or set-up. Each can be skipped. */
-export function BeginBench({ begun }: { begun: Begun }) {
+export function BeginScreen({ begun }: { begun: Begun }) {
   const isEmpty = [begun.machines, begun.cones, begun.needles, begun.bobbins, begun.quilts].every(
     (n) => n === 0,
   );

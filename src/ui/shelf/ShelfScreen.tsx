@@ -31,7 +31,7 @@ const asNumber = (text: string) => {
 };
 
 /** The studio's threads: as spools on shelves or as a table, filtered, picked and compared. */
-export function ShelfBench({ shelf, lowM, open }: { shelf: Listed; lowM: number; open?: string }) {
+export function ShelfScreen({ shelf, lowM, open }: { shelf: Listed; lowM: number; open?: string }) {
   const text = useRest(shelf);
   const cones = useMemo(() => unpackCones(text), [text]);
   const router = useRouter();

@@ -33,7 +33,7 @@ export interface ThreadName {
 }
 
 /** All zones matched together: what each would take alone, what it takes for fewer thread changes, and at what cost. */
-export function WholeBench({
+export function WholeQuiltScreen({
   packed,
   list,
   ...quilt

@@ -17,7 +17,7 @@ const FABRIC_FORM = formFields(FABRIC);
 const BATTING_FORM = formFields(BATTING);
 
 /** Fabrics and battings: the studio's own, and the kinds that ship. */
-export function ClothBench({
+export function ClothsScreen({
   fabrics,
   battings,
   units,

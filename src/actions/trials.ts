@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { CURE_OUTCOMES, type CureKind, type CureOutcome, CURES } from '@/core/fields/lists';
 import { MEASURED, type MeasuredStitches } from '@/core/fields/measured';
 import { stored } from '@/core/fields/stored';
-import { amendRound, insertCure, insertTrial, knowsCones, updateTrial } from '@/data/bench';
+import { amendRound, insertCure, insertTrial, knowsCones, updateTrial } from '@/data/trials';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { EachId, Fields, FormKey, PartOf, Id, Maybe, OneOf, Text, Version } from './rules';

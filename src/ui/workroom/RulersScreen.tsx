@@ -17,7 +17,7 @@ import { RecordDialog } from '@/ui/kit/RecordDialog';
 const FORM = formFields(RULER);
 
 /** Rulers, each checked against the machine's ruler foot. */
-export function RulerBench({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
+export function RulersScreen({ rulers, machines }: { rulers: Ruler[]; machines: Machine[] }) {
   const [editing, setEditing] = useState<Ruler | 'new' | null>(null);
   const withRulerFoot = machines.filter((m) => m.feet.includes('ruler'));
   const add = (

@@ -31,7 +31,7 @@ export interface QuickLists {
 }
 
 /** Fabric, batting, technique, a thread: and how to set the machine for it, as one types. */
-export function QuickBench({
+export function QuickScreen({
   first,
   lists,
   studio,

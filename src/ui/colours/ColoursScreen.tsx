@@ -42,7 +42,7 @@ interface Asked {
 }
 
 /** The colours of a zone, from swatches or a photograph, and the shelf in order of how it sinks or shows on them. */
-export function ColourBench({
+export function ColoursScreen({
   quiltId,
   zone,
   list,

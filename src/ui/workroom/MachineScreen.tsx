@@ -25,7 +25,7 @@ const CalibrationDialog = dynamic(() =>
 const FORM = formFields(MACHINE);
 
 /** The machines, what they can do, and what was measured on them. */
-export function MachineBench({
+export function MachineScreen({
   machines,
   calibrations,
 }: {

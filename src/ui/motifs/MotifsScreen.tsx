@@ -30,7 +30,7 @@ const hours = (minutes: number) =>
 const HANDS = LEVELS.map((value) => ({ value, label: value }));
 
 /** Whole proposals side by side on the map, and for the zone picked what would suit it; hold a zone and the rest adapts. */
-export function MotifsBench({
+export function MotifsScreen({
   quilt,
   zones,
   zoneId,

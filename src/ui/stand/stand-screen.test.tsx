@@ -4,7 +4,7 @@ import { doors } from '@/actions/doors';
 import type { LogEntry } from '@/core/log/entry';
 import { lastSent } from '@/ui/testing/studio';
 import { type Outbox, watchOutbox, write } from './outbox';
-import { StandBench } from './StandBench';
+import { StandScreen } from './StandScreen';
 import type { ShownStep, ShownThread, ShownZone } from './stand-facts';
 
 jest.mock('./outbox', () => ({
@@ -100,9 +100,9 @@ const thread = (id: string, name: string, wound = 0): ShownThread => ({
   capacityM: 100,
   wound,
 });
-const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<typeof StandBench>> = {}) =>
+const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<typeof StandScreen>> = {}) =>
   render(
-    <StandBench
+    <StandScreen
       quilt={{
         id: 'q',
         name: 'Harbour Lights',

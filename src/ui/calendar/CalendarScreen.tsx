@@ -20,7 +20,7 @@ const show = (day: number, pattern: string) => format(parseISO(dateOfDay(day)), 
 const chanceWord = (c: number) => (c >= 0.8 ? 'text-verdigris' : c >= 0.5 ? 'text-weld-text' : 'text-madder');
 
 /** The frame by day: each quilt a stretch from when it goes on to when it is done, with its promise and the chance of it. */
-export function CalendarBench({
+export function CalendarScreen({
   today,
   week,
   machines,

@@ -23,7 +23,7 @@ const WORD_TONE = {
 const times = (x: number) => (x < 1.05 ? 'about as' : `${x.toFixed(1)} times as`);
 
 /** Two to six cones side by side, to scale, with the eye of the needle chosen. */
-export function CompareBench({ cones }: { cones: (Cone & { name: string })[] }) {
+export function CompareScreen({ cones }: { cones: (Cone & { name: string })[] }) {
   const [size, setSize] = useState(NEEDLE_SIZES.findIndex((s) => s.nm === 100));
   const [eye, setEye] = useState<Eye>('standard');
   const { nm, us } = NEEDLE_SIZES[size]!;
