@@ -41,6 +41,7 @@ export class AskDay {
   @IsArray({ message: 'What was found could not be read.' })
   found!: { kind: string; sizeIn: number | null }[];
 }
+type Room = NonNullable<Awaited<ReturnType<typeof readWaiting>>>;
 type AskForm = AskDay &
   Pick<QuiltFields, 'use' | 'dueOn' | 'battingId' | 'backingId' | 'widthsIn' | 'lengthsIn'>;
 
@@ -91,6 +92,49 @@ function toBe(form: AskForm, today: string, kinds: { batting: string; backing: s
   };
 }
 
+/** The zones it would be taken in with, each with what suits it. Throws what the core refuses, at its field. */
+function zonesToBe(
+  form: AskForm,
+  quilt: Quilt,
+  studio: Pick<Parameters<typeof firstWork>[1], 'machine' | 'preferences' | 'past'>,
+): Zone[] {
+  const { widthIn, lengthIn } = quilt;
+  const laid = planZones({
+    kind: form.plan,
+    widthIn,
+    lengthIn,
+    borderIn: form.borderIn ?? undefined,
+    columns: form.columns ?? undefined,
+    rows: form.rows ?? undefined,
+    sashIn: form.sashIn ?? undefined,
+  });
+  const { use, battingKind: battingId, backingKind: backing } = quilt;
+  const work = firstWork(laid, {
+    quilt: { widthIn, lengthIn, use, battingId, backing },
+    top: [{ fabric: PLAIN.kind }],
+    features: [],
+    visibility: 'texture',
+    ...studio,
+  });
+  return laid.map((z, i) => ({
+    ...stored(ZONE, { ...z, ...work[i]!, visibility: 'texture' }),
+    geometry: z.geometry,
+    id: `zone-${i}`,
+    quiltId: quilt.id,
+    letter: String.fromCharCode(65 + i),
+    yarn: null,
+    fabrics: [PLAIN],
+    features: [],
+    version: 1,
+  }));
+}
+
+const mendMinutes = (found: AskDay['found']): number =>
+  found.reduce((sum, f) => {
+    const kind = CONDITION_KINDS.find(f.kind);
+    return kind ? sum + conditionMinutes(kind, f.sizeIn) : sum;
+  }, 0);
+
 /** The day that may be promised for a bundle on the counter, from the calendar as it stands now. */
 export async function askDay(context: Context, input: unknown): Promise<Result<AskedDay>> {
   const checked = await check(asForm<AskForm>(AskDay), input);
@@ -110,50 +154,26 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
     batting: battings.find((b) => b.id === form.battingId)?.kind ?? 'unknown',
     backing: fabrics.find((f) => f.id === form.backingId)?.kind ?? 'unknown',
   });
-  let zones: Zone[];
   try {
-    const laid = planZones({
-      kind: form.plan,
-      widthIn: quilt.widthIn,
-      lengthIn: quilt.lengthIn,
-      borderIn: form.borderIn ?? undefined,
-      columns: form.columns ?? undefined,
-      rows: form.rows ?? undefined,
-      sashIn: form.sashIn ?? undefined,
-    });
-    const work = firstWork(laid, {
-      quilt: {
-        widthIn: quilt.widthIn,
-        lengthIn: quilt.lengthIn,
-        use: quilt.use,
-        battingId: quilt.battingKind,
-        backing: quilt.backingKind,
-      },
-      top: [{ fabric: PLAIN.kind }],
-      features: [],
-      visibility: 'texture',
-      ...motifStudio(machine, rulers, room.preferences),
-      past,
-    });
-    zones = laid.map((z, i) => ({
-      ...stored(ZONE, { ...z, ...work[i]!, visibility: 'texture' }),
-      geometry: z.geometry,
-      id: `zone-${i}`,
-      quiltId: quilt.id,
-      letter: String.fromCharCode(65 + i),
-      yarn: null,
-      fabrics: [PLAIN],
-      features: [],
-      version: 1,
-    }));
+    const zones = zonesToBe(form, quilt, { ...motifStudio(machine, rulers, room.preferences), past });
+    return done(dayFor(form, quilt, zones, machine, room));
   } catch (error) {
     if (error instanceof CoreError) return refuse(error.message, error.path);
     throw error;
   }
-  const { preferences, belief } = room;
+}
+
+/** The day of a quilt that is not there yet, among those that wait. */
+function dayFor(
+  form: AskForm,
+  quilt: Quilt,
+  zones: Zone[],
+  machine: Room['machines'][number],
+  { preferences, belief, waiting }: Room,
+): AskedDay {
   const { left } = planOf({ quilt, zones, setups: new Map(), shelf: [] }, machine, preferences, belief);
   const today = dayNumber(quilt.takenInOn);
-  const jobs = jobsOf(room.waiting, today);
+  const jobs = jobsOf(waiting, today);
   const onFrame = new Set(jobs.filter((j) => j.quilt.onFrameSince !== null).map((j) => j.id));
   const job = {
     id: quilt.id,
@@ -164,12 +184,9 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
   };
   const offer = offerDay(jobs, job, onFrame, preferences.dayHours, today, belief);
   const nameOf = new Map(jobs.map((j) => [j.id, j.quilt.name]));
-  return done({
+  return {
     hours: offer.hours,
-    mendMinutes: form.found.reduce((sum, f) => {
-      const kind = CONDITION_KINDS.find(f.kind);
-      return kind ? sum + conditionMinutes(kind, f.sizeIn) : sum;
-    }, 0),
+    mendMinutes: mendMinutes(form.found),
     day: dateOfDay(offer.day),
     asked: { day: form.dueOn, chance: offer.chance },
     rush: {
@@ -180,5 +197,5 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
         after: m.after,
       })),
     },
-  });
+  };
 }

@@ -71,36 +71,84 @@ function firstFrom(shades: readonly Coloured[], l: number): number {
 /** Sums in another order differ by less. */
 const ROUNDING = 1e-9;
 
+type Asked = Pick<MatchRequest, 'threads' | 'preferences' | 'hold' | 'backingHex' | 'wound'>;
+
 /** The bobbins this shelf and machine offer, ranked once for a top thread and asked again for each: a book because a zone's candidates share their answers. */
-export function bobbinBook({
-  threads,
-  preferences = {},
-  hold = {},
-  backingHex,
-  wound: ready,
-}: Pick<MatchRequest, 'threads' | 'preferences' | 'hold' | 'backingHex' | 'wound'>): BobbinBook {
-  const toBacking = backingHex ? remembering((hex) => deltaEHex(hex, backingHex)) : undefined;
-  const wound = ready && new Map(ready.map((w) => [w.id, w.bobbins]));
-  const isWound = (t: MatchThread) => (wound?.get(t.id) ?? 0) > 0;
-  // Cones of one line and colour cost alike, unless it matters that it is the very same thread.
-  const kindOf = (t: MatchThread) =>
-    preferences.bobbin === 'same' || !t.hex ? t.id : `${t.tex} ${t.fibre} ${t.hex} ${isWound(t)}`;
-  const kinds = new Map<string, MatchThread[]>();
-  let count = 0;
-  for (const t of threads) {
-    if (!serves(t, 'bobbin') || (hold.bobbinId && t.id !== hold.bobbinId)) continue;
-    count++;
-    const kind = kindOf(t);
-    const own = kinds.get(kind);
-    if (own) own.push(t);
-    else kinds.set(kind, [t]);
+export const bobbinBook = (request: Asked): BobbinBook => new Book(request);
+
+const fibreOf = (t: MatchThread) => fibres.get(t.fibre, 'threads.fibre');
+
+/** Adds to the list of a key, which is begun when it is the first. */
+function addTo<T>(lists: Map<string, T[]>, key: string, one: T) {
+  const own = lists.get(key);
+  if (own) own.push(one);
+  else lists.set(key, [one]);
+}
+
+class Book implements BobbinBook {
+  readonly count: number;
+  private readonly threads: readonly MatchThread[];
+  private readonly preferences: NonNullable<Asked['preferences']>;
+  private readonly toBacking: ((hex: string) => number) | undefined;
+  private readonly wound: ReadonlyMap<string, number> | undefined;
+  private readonly lots: readonly Lot[];
+  /** What the lots cost under the tops of one line whatever their colours, cheapest first. */
+  private readonly underLine = new Map<string, { lot: Lot; own: number }[]>();
+  // The zones of a quilt ask for the same pairs again and again.
+  private readonly known = remembering((_: string) => new Map<string, number>());
+  private readonly ownKind = new Map<MatchThread, string>();
+
+  constructor({ threads, preferences = {}, hold = {}, backingHex, wound }: Asked) {
+    this.threads = threads;
+    this.preferences = preferences;
+    this.toBacking = backingHex ? remembering((hex) => deltaEHex(hex, backingHex)) : undefined;
+    this.wound = wound && new Map(wound.map((w) => [w.id, w.bobbins]));
+    const offered = threads.filter((t) => serves(t, 'bobbin') && (!hold.bobbinId || t.id === hold.bobbinId));
+    this.count = offered.length;
+    const kinds = new Map<string, MatchThread[]>();
+    for (const t of offered) addTo(kinds, this.kindOf(t), t);
+    this.lots = this.lotsOf([...kinds.values()]);
   }
-  const lots = new Map<string, Lot>();
-  for (const list of kinds.values()) {
-    const equals = list.sort((a, b) => (a.id < b.id ? -1 : 1));
+
+  private isWound(t: MatchThread) {
+    return (this.wound?.get(t.id) ?? 0) > 0;
+  }
+
+  /** Cones of one line and colour cost alike, unless it matters that it is the very same thread. */
+  private kindOf(t: MatchThread) {
+    return this.preferences.bobbin === 'same' || !t.hex
+      ? t.id
+      : `${t.tex} ${t.fibre} ${t.hex} ${this.isWound(t)}`;
+  }
+
+  /** Threads of one line, which cost alike but for their colour. */
+  private lotsOf(kinds: readonly MatchThread[][]): Lot[] {
+    const shades = new Map<string, Shade[]>();
+    for (const list of kinds) {
+      const one = this.shadeOf(list.sort((a, b) => (a.id < b.id ? -1 : 1)));
+      const { id, tex, fibre } = one.bobbin;
+      addTo(
+        shades,
+        this.preferences.bobbin === 'same' ? id : `${tex} ${fibre} ${this.isWound(one.bobbin)}`,
+        one,
+      );
+    }
+    return [...shades.values()].map((own) => {
+      const byLightness = own.filter((s): s is Coloured => s.lab !== null).sort((a, b) => a.lab.l - b.lab.l);
+      return {
+        of: own[0]!,
+        shades: own,
+        byLightness,
+        byBack: [...byLightness].sort((a, b) => a.onBack - b.onBack),
+      };
+    });
+  }
+
+  private shadeOf(equals: readonly MatchThread[]): Shade {
     const bobbin = equals[0]!;
-    const bobbinFibre = fibres.get(bobbin.fibre, 'threads.fibre');
-    const one: Shade = {
+    const bobbinFibre = fibreOf(bobbin);
+    const { preferences, toBacking, wound } = this;
+    return {
       equals,
       bobbin,
       bobbinFibre,
@@ -111,123 +159,121 @@ export function bobbinBook({
         0,
       ),
     };
-    // Threads of one line cost alike but for their colour.
-    const key =
-      preferences.bobbin === 'same' ? bobbin.id : `${bobbin.tex} ${bobbin.fibre} ${isWound(bobbin)}`;
-    const lot = lots.get(key);
-    if (lot) lot.shades.push(one);
-    else lots.set(key, { of: one, shades: [one], byLightness: [], byBack: [] });
-  }
-  for (const lot of lots.values()) {
-    lot.byLightness = lot.shades
-      .filter((s): s is Coloured => s.lab !== null)
-      .sort((a, b) => a.lab.l - b.lab.l);
-    lot.byBack = [...lot.byLightness].sort((a, b) => a.onBack - b.onBack);
   }
 
-  /** What the lots cost under the tops of one line whatever their colours, cheapest first. */
-  const underLine = new Map<string, { lot: Lot; own: number }[]>();
-  const lotsUnder = (top: MatchThread) => {
-    const line = preferences.bobbin === 'same' ? top.id : `${top.tex} ${top.fibre}`;
-    let under = underLine.get(line);
+  private context(top: MatchThread, bobbin: MatchThread, bobbinFibre: Fibre): BobbinContext {
+    const { preferences, toBacking, wound } = this;
+    return { top, preferences, bobbin, bobbinFibre, toBacking, wound };
+  }
+
+  private lotsUnder(top: MatchThread) {
+    const line = this.preferences.bobbin === 'same' ? top.id : `${top.tex} ${top.fibre}`;
+    let under = this.underLine.get(line);
     if (!under) {
-      under = [...lots.values()]
+      under = this.lots
         .map((lot) => ({
           lot,
-          own: costOf(WHATEVER_COLOUR, context(top, lot.of.bobbin, lot.of.bobbinFibre)) - ROUNDING,
+          own: costOf(WHATEVER_COLOUR, this.context(top, lot.of.bobbin, lot.of.bobbinFibre)) - ROUNDING,
         }))
         .sort((a, b) => a.own - b.own);
-      underLine.set(line, under);
+      this.underLine.set(line, under);
     }
     return under;
-  };
+  }
 
-  function bobbinsFor(top: MatchThread, visit: (bobbin: RankedBobbin) => void, most: () => number) {
+  bobbinsFor(top: MatchThread, visit: (bobbin: RankedBobbin) => void, most: () => number) {
     const lab = top.hex ? labOf(top.hex) : null;
-    for (const { lot, own } of lotsUnder(top)) {
+    for (const { lot, own } of this.lotsUnder(top)) {
       if (own > most()) return;
       const left = () => most() - own;
-      if (lab) byColour(lot, own, lab, left, visit, top);
+      if (lab) {
+        const colourOf = this.colourCost(lot, lab, top);
+        const few = lot.byBack[FEW];
+        if (few && left() < few.onBack) byTheBack(lot, own, colourOf, left, visit);
+        else byTheTop(lot, own, lab, colourOf, left, visit);
+      }
       for (const s of lot.shades)
         if ((!lab || !s.lab) && s.onBack <= left()) visit(ranked(s, own + s.onBack));
     }
   }
 
-  /** A lot's bobbins that can cost less than what is left: of those whose colour suits the back, or the top. */
-  function byColour(
-    { byLightness, byBack }: Lot,
-    own: number,
-    lab: Lab,
-    left: () => number,
-    visit: (bobbin: RankedBobbin) => void,
-    top: MatchThread,
-  ) {
-    const of = context(top, byLightness[0]?.bobbin ?? top, fibreOf(top));
-    const colourOf = (s: Coloured) => {
+  /** What a shade's colour costs at least under a top of that colour. */
+  private colourCost({ byLightness }: Lot, lab: Lab, top: MatchThread) {
+    const of = this.context(top, byLightness[0]?.bobbin ?? top, fibreOf(top));
+    return (s: Coloured) => {
       const apart = leastDeltaE(lab, s.lab);
       let cost = 0;
       for (const c of BY_COLOUR) cost += c.weight * (c.leastApart?.(of, apart) ?? 0);
       return cost;
     };
-    const few = byBack[FEW];
-    if (few && left() < few.onBack) {
-      for (const s of byBack) {
-        if (s.onBack > left()) return;
-        const least = colourOf(s) + s.onBack;
-        if (least <= left()) visit(ranked(s, own + least));
-      }
-      return;
-    }
-    // Outwards from the top's own lightness: what is further off in lightness costs at least as much.
-    let up = firstFrom(byLightness, lab.l);
-    let down = up - 1;
-    const colourAt = (i: number) => (byLightness[i] ? colourOf(byLightness[i]) : Infinity);
-    let [below, above] = [colourAt(down), colourAt(up)];
-    for (;;) {
-      const colour = Math.min(below, above);
-      if (colour > left()) return;
-      const fromBelow = below < above;
-      const s = byLightness[fromBelow ? down : up];
-      if (!s) return;
-      if (fromBelow) below = colourAt(--down);
-      else above = colourAt(++up);
-      if (colour + s.onBack <= left()) visit(ranked(s, own + colour + s.onBack));
-    }
   }
 
-  const context = (top: MatchThread, bobbin: MatchThread, bobbinFibre: Fibre): BobbinContext => ({
-    top,
-    preferences,
-    bobbin,
-    bobbinFibre,
-    toBacking,
-    wound,
-  });
-  const fibreOf = (t: MatchThread) => fibres.get(t.fibre, 'threads.fibre');
-  // The zones of a quilt ask for the same pairs again and again.
-  const known = remembering((_: string) => new Map<string, number>());
-  const ownKind = new Map<MatchThread, string>();
-  return {
-    count,
-    bobbinsFor,
-    bobbinOf(id) {
-      const bobbin = threads.find((t) => t.id === id && serves(t, 'bobbin'));
-      return bobbin && { equals: [bobbin], bobbin, bobbinFibre: fibreOf(bobbin), floor: 0 };
-    },
-    costUnder(top, { bobbin, bobbinFibre }) {
-      let kind = ownKind.get(top);
-      if (kind === undefined) ownKind.set(top, (kind = kindOf(top)));
-      const costs = known(kind);
-      let cost = costs.get(bobbin.id);
-      if (cost === undefined) {
-        cost = costOf(BOBBIN_CRITERIA, context(top, bobbin, bobbinFibre));
-        costs.set(bobbin.id, cost);
-      }
-      return cost;
-    },
-    weighed: (top, bobbin) => weigh(BOBBIN_CRITERIA, context(top, bobbin, fibreOf(bobbin))),
-    says: (top, bobbin) => sayOf(BOBBIN_CRITERIA, context(top, bobbin, fibreOf(bobbin))),
-  };
+  bobbinOf(id: string): RankedBobbin | undefined {
+    const bobbin = this.threads.find((t) => t.id === id && serves(t, 'bobbin'));
+    return bobbin && { equals: [bobbin], bobbin, bobbinFibre: fibreOf(bobbin), floor: 0 };
+  }
+
+  costUnder(top: MatchThread, { bobbin, bobbinFibre }: RankedBobbin) {
+    let kind = this.ownKind.get(top);
+    if (kind === undefined) this.ownKind.set(top, (kind = this.kindOf(top)));
+    const costs = this.known(kind);
+    let cost = costs.get(bobbin.id);
+    if (cost === undefined) {
+      cost = costOf(BOBBIN_CRITERIA, this.context(top, bobbin, bobbinFibre));
+      costs.set(bobbin.id, cost);
+    }
+    return cost;
+  }
+
+  weighed(top: MatchThread, bobbin: MatchThread) {
+    return weigh(BOBBIN_CRITERIA, this.context(top, bobbin, fibreOf(bobbin)));
+  }
+
+  says(top: MatchThread, bobbin: MatchThread) {
+    return sayOf(BOBBIN_CRITERIA, this.context(top, bobbin, fibreOf(bobbin)));
+  }
+}
+
+type Visit = (bobbin: RankedBobbin) => void;
+
+/** A lot's bobbins that can cost less than what is left, by what they cost on the back. */
+function byTheBack(
+  { byBack }: Lot,
+  own: number,
+  colourOf: (s: Coloured) => number,
+  left: () => number,
+  visit: Visit,
+) {
+  for (const s of byBack) {
+    if (s.onBack > left()) return;
+    const least = colourOf(s) + s.onBack;
+    if (least <= left()) visit(ranked(s, own + least));
+  }
+}
+
+/** The same outwards from the top's own lightness: what is further off in lightness costs at least as much. */
+function byTheTop(
+  { byLightness }: Lot,
+  own: number,
+  lab: Lab,
+  colourOf: (s: Coloured) => number,
+  left: () => number,
+  visit: Visit,
+) {
+  let up = firstFrom(byLightness, lab.l);
+  let down = up - 1;
+  const colourAt = (i: number) => (byLightness[i] ? colourOf(byLightness[i]) : Infinity);
+  let [below, above] = [colourAt(down), colourAt(up)];
+  for (;;) {
+    const colour = Math.min(below, above);
+    if (colour > left()) return;
+    const fromBelow = below < above;
+    const s = byLightness[fromBelow ? down : up];
+    if (!s) return;
+    if (fromBelow) below = colourAt(--down);
+    else above = colourAt(++up);
+    if (colour + s.onBack <= left()) visit(ranked(s, own + colour + s.onBack));
+  }
 }
 
 /** A function that works out each answer once. */

@@ -67,13 +67,9 @@ export interface WeighedZone {
   setupOf(pair: Pair): Setup;
 }
 
-/**
- * Weighs every top thread of the shelf for a zone by every criterion that does not ask for the bobbin. Zones of one
- * quilt may share the book of their bobbins.
- * @throws CoreError when the zone has no fabric or an id is not known.
- */
-export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(request)): WeighedZone {
-  const { zone, machine, preferences = {}, hold = {} } = request;
+/** What is sewn in a zone, read from the request and its tables. */
+function workIn(request: MatchRequest) {
+  const { zone, preferences = {}, hold = {} } = request;
   if (zone.top.length === 0)
     throw new CoreError('zone-without-fabric', 'Say which fabric lies in this zone first.', 'zone.top');
   const technique = techniques.get(zone.technique, 'zone.technique');
@@ -95,24 +91,25 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     features: met,
   };
   const spacingIn = zone.spacingIn ?? technique.usualSpacingIn;
-  const thickness = thicknessMm(sandwich);
-  const foot = chooseFoot(technique, zone.features ?? [], machine, request.yarn?.diameterMm);
-  const area = zone.areaIn2 ?? null;
-  const lengthIn = area === null ? undefined : zone.lengthIn;
-  const sewn =
-    area === null ? null : sewnLengthIn({ technique: technique.id, spacingIn, areaIn2: area, lengthIn });
-  const facts = zoneFacts(zone, technique, spacingIn, request);
-  const record = request.record && faultRates(request.record);
-  const ask = {
+  const ask: RegulateRequest = {
     technique: technique.id,
     smallestRadiusIn: zone.smallestRadiusIn,
     spacingIn,
     floorSpi: preferences.floorSpi,
     spi: hold.spi ?? preferences.oneSpi,
-    machine,
+    machine: request.machine,
     modeRule: preferences.modeRule,
     top: zone.top.map((f) => f.fabric),
   };
+  return { technique, met, sandwich, spacingIn, ask, facts: zoneFacts(zone, technique, spacingIn, request) };
+}
+type Work = ReturnType<typeof workIn>;
+
+/** The tops of the shelf with their needles, weighed by what does not ask for the bobbin. */
+function topsOf(request: MatchRequest, work: Work) {
+  const { technique, facts, ask, sandwich } = work;
+  const { hold = {} } = request;
+  const record = request.record && faultRates(request.record);
   const first = regulate(ask);
   // Cones of one line take the same needle: each kind of thread is fitted once.
   const fits = new Map<string, ReturnType<typeof fitNeedle>>();
@@ -122,8 +119,8 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     if (!fit) fits.set(kind, (fit = fitNeedle(thread, first.spi, ask, sandwich, request)));
     return fit;
   };
-  const topThreads = request.threads.filter((t) => serves(t, 'top') && (!hold.topId || t.id === hold.topId));
   const shelf = request.threads.filter((t) => serves(t, 'top'));
+  const topThreads = shelf.filter((t) => !hold.topId || t.id === hold.topId);
   const tops: TopChoice[] = [];
   let refusal: string | null = null;
   for (const thread of topThreads) {
@@ -145,79 +142,116 @@ export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(r
     };
     tops.push({ thread, needle, regulation, context, weighed: weigh(TOP_CRITERIA, context) });
   }
+  return { topThreads, tops, refusal };
+}
 
-  const usageOf = (top: TopChoice, bobbin: MatchThread) =>
-    sewn === null
-      ? null
-      : usage({
-          sewnLengthIn: sewn,
-          spi: top.regulation.spi,
-          thicknessMm: thickness,
-          starts: zone.starts ?? 1,
-          top: top.thread,
-          bobbin,
-          bobbinMm: machine.bobbinMm,
-        });
+/** What a pair would take of both threads; null where the area is not known. */
+function usageIn({ zone, machine }: MatchRequest, { technique, spacingIn, sandwich }: Work) {
+  const area = zone.areaIn2 ?? null;
+  if (area === null) return () => null;
+  const sewn = sewnLengthIn({
+    technique: technique.id,
+    spacingIn,
+    areaIn2: area,
+    lengthIn: zone.lengthIn,
+  });
+  const thickness = thicknessMm(sandwich);
+  return (top: TopChoice, bobbin: MatchThread) =>
+    usage({
+      sewnLengthIn: sewn,
+      spi: top.regulation.spi,
+      thicknessMm: thickness,
+      starts: zone.starts ?? 1,
+      top: top.thread,
+      bobbin,
+      bobbinMm: machine.bobbinMm,
+    });
+}
+
+/** Weighs a top with a bobbin: the first of equal ones that suffices, else the first. */
+function pairing(request: MatchRequest, work: Work, book: BobbinBook) {
+  const usageOf = usageIn(request, work);
   const wound = request.wound && new Map(request.wound.map((w) => [w.id, w.bobbins]));
-  const pairOf = (top: TopChoice, { equals }: RankedBobbin): Pair => {
-    const pairWith = (bobbin: MatchThread): Pair => {
-      const { nm, eye } = top.needle;
-      const learned = request.learned?.({ topId: top.thread.id, bobbinId: bobbin.id, needleNm: nm });
-      const tension = startTension({ top: top.thread, bobbin, needleNm: nm, eye, sandwich, learned });
-      const used = usageOf(top, bobbin);
-      const context = {
-        facts,
-        top: top.thread,
-        bobbin,
-        tension,
-        usage: used,
-        claimedM: request.claimedM,
-        wound,
-      };
-      const looks = book.weighed(top.thread, bobbin);
-      const runs = weigh(PAIR_CRITERIA, context);
-      const weighed = { total: looks.total + runs.total, parts: { ...looks.parts, ...runs.parts } };
-      const ratioModel = tension.ratio / Math.exp(learned?.mean ?? 0);
-      return {
-        top,
-        bobbin,
-        tension,
-        ratioModel,
-        used,
-        context,
-        weighed,
-        total: top.weighed.total + weighed.total,
-      };
+  const pairWith = (top: TopChoice, bobbin: MatchThread): Pair => {
+    const { nm, eye } = top.needle;
+    const learned = request.learned?.({ topId: top.thread.id, bobbinId: bobbin.id, needleNm: nm });
+    const tension = startTension({
+      top: top.thread,
+      bobbin,
+      needleNm: nm,
+      eye,
+      sandwich: work.sandwich,
+      learned,
+    });
+    const used = usageOf(top, bobbin);
+    const context = {
+      facts: work.facts,
+      top: top.thread,
+      bobbin,
+      tension,
+      usage: used,
+      claimedM: request.claimedM,
+      wound,
     };
-    // Equal bobbins differ only in what is left of them: the first that suffices, else the first.
-    let best = pairWith(equals[0]!);
+    const looks = book.weighed(top.thread, bobbin);
+    const runs = weigh(PAIR_CRITERIA, context);
+    const weighed = { total: looks.total + runs.total, parts: { ...looks.parts, ...runs.parts } };
+    return {
+      top,
+      bobbin,
+      tension,
+      ratioModel: tension.ratio / Math.exp(learned?.mean ?? 0),
+      used,
+      context,
+      weighed,
+      total: top.weighed.total + weighed.total,
+    };
+  };
+  return (top: TopChoice, { equals }: RankedBobbin): Pair => {
+    // Equal bobbins differ only in what is left of them.
+    let best = pairWith(top, equals[0]!);
     for (let i = 1; i < equals.length && best.weighed.parts.stock! > 0; i++) {
-      const next = pairWith(equals[i]!);
+      const next = pairWith(top, equals[i]!);
       if (next.total < best.total) best = next;
     }
     return best;
   };
-  const shared = [
-    ...foot.cautions,
-    ...zoneCautions({ ...request, zone: { ...zone, features: met } }, technique, spacingIn),
-  ];
+}
+
+/** The hand's speed in a zone with one top thread: no faster than the needle, the work and what lies there allow. */
+function handSpeeds({ zone }: MatchRequest, technique: Technique) {
   const caps = [
     ...(zone.features ?? []).flatMap((f) => features.get(f).handInPerS ?? []),
     ...(technique.couches ? [COUCHING_IN_PER_S] : []),
   ];
   const slower = fabrics.get(zone.backing).creeps >= 2 ? CREEPING : 1;
-  const handOf = (top: TopChoice) =>
+  return (top: TopChoice) =>
     Math.min(technique.handInPerS * slower * top.context.fibre.handFactor, top.regulation.maxInPerS, ...caps);
+}
+
+/**
+ * Weighs every top thread of the shelf for a zone by every criterion that does not ask for the bobbin. Zones of one
+ * quilt may share the book of their bobbins.
+ * @throws CoreError when the zone has no fabric or an id is not known.
+ */
+export function weighZone(request: MatchRequest, book: BobbinBook = bobbinBook(request)): WeighedZone {
+  const work = workIn(request);
+  const { zone } = request;
+  const { technique, met, spacingIn } = work;
+  const foot = chooseFoot(technique, zone.features ?? [], request.machine, request.yarn?.diameterMm);
+  const shared = [
+    ...foot.cautions,
+    ...zoneCautions({ ...request, zone: { ...zone, features: met } }, technique, spacingIn),
+  ];
+  const handOf = handSpeeds(request, technique);
   return {
     technique,
-    topThreads,
+    ...topsOf(request, work),
     bobbins: book.count,
-    tops,
-    refusal,
     bobbinsFor: (top, visit, most = () => Infinity) => book.bobbinsFor(top.thread, visit, most),
-    bobbinOf: book.bobbinOf,
+    bobbinOf: (id) => book.bobbinOf(id),
     costUnder: (top, bobbin) => book.costUnder(top.thread, bobbin),
-    pairOf,
+    pairOf: pairing(request, work, book),
     setupOf: (pair) => asSetup(pair, technique, foot.foot, shared, handOf(pair.top), book),
   };
 }
@@ -283,6 +317,38 @@ function foremost(cautions: readonly Caution[], parts: Record<string, number>): 
   return [sorted.slice(0, cut), sorted.slice(cut).map(({ severity: _, ...rest }) => rest)];
 }
 
+/** Everything that is said of a pair: what a card warns of first, and the rest as reasons, nothing twice. */
+function wordsOf(p: Pair, standing: readonly Caution[], shared: readonly Caution[], book: BobbinBook) {
+  const { needle, regulation, context, weighed } = p.top;
+  const said = sayOf(TOP_CRITERIA, context);
+  const below = book.says(p.top.thread, p.bobbin);
+  const runs = sayOf(PAIR_CRITERIA, p.context);
+  const stands = new Set(standing.map((c) => c.code));
+  const cautions = onceEach([
+    ...said.cautions,
+    ...below.cautions,
+    ...runs.cautions,
+    ...tagged(needle.choice.cautions),
+    ...tagged(regulation.cautions),
+    ...shared,
+  ]);
+  const parts = { ...weighed.parts, ...p.weighed.parts };
+  const [first, rest] = foremost(
+    cautions.filter((c) => !stands.has(c.code)),
+    parts,
+  );
+  const reasons = onceEach([
+    ...rest,
+    ...said.reasons,
+    ...tagged(needle.choice.reasons),
+    ...below.reasons,
+    ...runs.reasons,
+    ...regulation.reasons,
+    ...tagged(p.tension.reasons),
+  ]);
+  return { parts, reasons, cautions: first };
+}
+
 function asSetup(
   p: Pair,
   t: Technique,
@@ -293,24 +359,7 @@ function asSetup(
 ): Setup {
   const { top, tension, used } = p;
   const { needle, regulation } = top;
-  const said = sayOf(TOP_CRITERIA, top.context);
-  const below = book.says(top.thread, p.bobbin);
-  const runs = sayOf(PAIR_CRITERIA, p.context);
-  const cautions = [
-    ...said.cautions,
-    ...below.cautions,
-    ...runs.cautions,
-    ...tagged(needle.choice.cautions),
-    ...tagged(regulation.cautions),
-    ...shared,
-  ];
   const safety = standingSafety(t, regulation.mode);
-  const stands = new Set(safety.map((c) => c.code));
-  const parts = { ...top.weighed.parts, ...p.weighed.parts };
-  const [first, rest] = foremost(
-    onceEach(cautions).filter((c) => !stands.has(c.code)),
-    parts,
-  );
   return {
     topId: top.thread.id,
     bobbinId: p.bobbin.id,
@@ -334,17 +383,7 @@ function asSetup(
     bobbinM: used?.bobbinM ?? null,
     total: p.total,
     score: 100 / (1 + p.total),
-    parts,
-    reasons: onceEach([
-      ...rest,
-      ...said.reasons,
-      ...tagged(needle.choice.reasons),
-      ...below.reasons,
-      ...runs.reasons,
-      ...regulation.reasons,
-      ...tagged(tension.reasons),
-    ]),
-    cautions: first,
+    ...wordsOf(p, safety, shared, book),
     safety,
   };
 }

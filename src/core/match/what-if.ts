@@ -128,19 +128,22 @@ function shiftsBetween(from: Pair, to: Pair): Shift[] {
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
 }
 
-function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
-  const { zone, preferences = {} } = request;
+type Changes = readonly (Change | false | undefined)[];
+
+const changesFor = (request: MatchRequest, thread: MatchThread): Change[] =>
+  [...workChanges(request), ...threadChanges(request, thread), ...studioChanges(request, thread)].filter(
+    (c): c is Change => Boolean(c),
+  );
+
+/** Another wish, use, spacing, technique or cloth. */
+function workChanges({ zone }: MatchRequest): Changes {
   const t = techniques.get(zone.technique, 'zone.technique');
   const spacing = zone.spacingIn ?? t.usualSpacingIn;
   const withZone = (part: Partial<MatchRequest['zone']>) => (r: MatchRequest) => ({
     ...r,
     zone: { ...r.zone, ...part },
   });
-  const withThread = (part: Partial<MatchThread>) => (r: MatchRequest) => ({
-    ...r,
-    threads: r.threads.map((x) => (x.id === thread.id ? { ...x, ...part } : x)),
-  });
-  const changes: (Change | false | undefined)[] = [
+  return [
     ...(Object.keys(WISH) as VisibilityWish[])
       .filter((v) => v !== zone.visibility)
       .map((v) => ({ code: 'wish', text: WISH[v], apply: withZone({ visibility: v }) })),
@@ -164,7 +167,17 @@ function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
       text: `there were no ${featureTable.get(f).label} here`,
       apply: withZone({ features: zone.features!.filter((x) => x !== f) }),
     })),
-    wantedColour(zone, withThread),
+  ];
+}
+
+/** The thread in another colour, with more of it, or a drawer and a shelf that suit it. */
+function threadChanges(request: MatchRequest, thread: MatchThread): Changes {
+  const withThread = (part: Partial<MatchThread>) => (r: MatchRequest) => ({
+    ...r,
+    threads: r.threads.map((x) => (x.id === thread.id ? { ...x, ...part } : x)),
+  });
+  return [
+    wantedColour(request.zone, withThread),
     thread.remainingM != null && {
       code: 'stock',
       text: 'there were plenty of it left',
@@ -198,6 +211,12 @@ function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
         ],
       }),
     },
+  ];
+}
+
+/** Another school, stitch length, company or past. */
+function studioChanges({ preferences = {}, ...request }: MatchRequest, thread: MatchThread): Changes {
+  return [
     {
       code: 'school',
       text:
@@ -228,7 +247,6 @@ function changesFor(request: MatchRequest, thread: MatchThread): Change[] {
       apply: (r: MatchRequest) => ({ ...r, record: undefined }),
     },
   ];
-  return changes.filter((c): c is Change => Boolean(c));
 }
 
 /** The thread in a colour that does what the zone asks for: the cloth's own, or far from it. */

@@ -165,81 +165,11 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
   const passes = tryPasses(r, cautions);
   const bands = bandsOf(passes, r.quilt);
   const axis = passes?.turned ? 0 : 1;
-  const zones = r.zones.map((z): ZonePlan => {
-    const t = techniques.get(z.technique);
-    const areaIn2 = areaOf(z.geometry);
-    const shares = bands.map(([from, to]) =>
-      areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0,
-    );
-    const way = wayThrough(z, t, { quilt: r.quilt, bands, axis });
-    const lengthIn = lengthOfLines(z, t, r.quilt);
-    const once = lineDensity(t, z.spacingIn, areaIn2, lengthIn) * areaIn2;
-    // Where the way round is known, what is sewn twice is known; else it is the technique's share.
-    const sewnIn = once * (1 + (way.againShare ?? t.backtrack));
-    const { starts } = way;
-    const ends = endsOf(r, z);
-    const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
-    const hands = sewnIn / speed / 60;
-    const stops =
-      (starts - way.freeEnds / 2) * ends.minutes +
-      (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0);
-    const used =
-      z.setup &&
-      !t.leftOpen &&
-      usage({
-        sewnLengthIn: sewnIn,
-        spi: z.setup.spi,
-        thicknessMm: thicknessMm(z.sandwich),
-        starts,
-        top: z.setup.top,
-        bobbin: z.setup.bobbin,
-        bobbinMm: r.bobbinMm,
-      });
-    const work: Part = {
-      technique: t.id,
-      handsMin: hands,
-      actsMin: stops,
-      setMin: t.leftOpen
-        ? 0
-        : settingOutMin(
-            t,
-            { pieces: z.geometry.length, edgeIn: edgeLength(z.geometry), spacingIn: z.spacingIn, sewnIn },
-            starts,
-          ),
-    };
-    return {
-      id: z.id,
-      areaIn2,
-      sewnIn,
-      work,
-      minutes: minutesRange(spread(work, shares), r.belief),
-      stitches: used ? used.stitches : 0,
-      topM: used ? used.topM : 0,
-      bobbinM: used ? used.bobbinM : 0,
-      shares,
-      way,
-      ends,
-    };
-  });
+  const zones = r.zones.map((z) => zonePlan(r, z, bands, axis));
   const threads = threadsOf(r, zones);
   return {
     passes,
-    density: density({
-      battingId: r.battingId,
-      battingMaxGapIn: r.battingMaxGapIn,
-      gapShare: r.gapShare,
-      evenness: r.evenness,
-      zones: r.zones.map((z, i) => ({
-        id: z.letter,
-        technique: z.technique,
-        spacingIn: z.spacingIn,
-        areaIn2: Math.max(1e-6, zones[i]!.areaIn2),
-        lengthIn: lengthOfLines(z, techniques.get(z.technique), r.quilt),
-        topTex: z.setup?.top.tex,
-        fibre: z.setup?.top.fibre,
-        ...(techniques.get(z.technique).leftOpen ? { openIn: openIn(z.geometry) } : {}),
-      })),
-    }),
+    density: densityOf(r, zones),
     zones,
     threads,
     runOuts: runOutsOf(r, zones, bands.length, threads),
@@ -251,6 +181,91 @@ export function planWork(r: WorkPlanRequest): WorkPlan {
     cautions,
   };
 }
+
+/** One zone: its length, minutes, thread and ends, and its share of each pass. */
+function zonePlan(
+  r: WorkPlanRequest,
+  z: PlannedZone,
+  bands: readonly [number, number][],
+  axis: 0 | 1,
+): ZonePlan {
+  const t = techniques.get(z.technique);
+  const areaIn2 = areaOf(z.geometry);
+  const shares = bands.map(([from, to]) =>
+    areaIn2 > 0 ? areaInBand(z.geometry, axis, from, to) / areaIn2 : 0,
+  );
+  const way = wayThrough(z, t, { quilt: r.quilt, bands, axis });
+  const once = lineDensity(t, z.spacingIn, areaIn2, lengthOfLines(z, t, r.quilt)) * areaIn2;
+  // Where the way round is known, what is sewn twice is known; else it is the technique's share.
+  const sewnIn = once * (1 + (way.againShare ?? t.backtrack));
+  const ends = endsOf(r, z);
+  const work = workOf(z, t, sewnIn, way, ends);
+  const used = usageOf(r, z, t, sewnIn, way.starts);
+  return {
+    id: z.id,
+    areaIn2,
+    sewnIn,
+    work,
+    minutes: minutesRange(spread(work, shares), r.belief),
+    stitches: used ? used.stitches : 0,
+    topM: used ? used.topM : 0,
+    bobbinM: used ? used.bobbinM : 0,
+    shares,
+    way,
+    ends,
+  };
+}
+
+/** Minutes of hands, stops and setting out that a zone asks for, before the studio's factors. */
+function workOf(z: PlannedZone, t: Technique, sewnIn: number, way: ZonePlan['way'], ends: EndsAdvice): Part {
+  const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
+  const lines = {
+    pieces: z.geometry.length,
+    edgeIn: edgeLength(z.geometry),
+    spacingIn: z.spacingIn,
+    sewnIn,
+  };
+  return {
+    technique: t.id,
+    handsMin: sewnIn / speed / 60,
+    actsMin:
+      (way.starts - way.freeEnds / 2) * ends.minutes +
+      (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0),
+    setMin: t.leftOpen ? 0 : settingOutMin(t, lines, way.starts),
+  };
+}
+
+/** What a zone takes of its threads; null without a set-up, or where nothing is sewn. */
+const usageOf = (r: WorkPlanRequest, z: PlannedZone, t: Technique, sewnIn: number, starts: number) =>
+  z.setup && !t.leftOpen
+    ? usage({
+        sewnLengthIn: sewnIn,
+        spi: z.setup.spi,
+        thicknessMm: thicknessMm(z.sandwich),
+        starts,
+        top: z.setup.top,
+        bobbin: z.setup.bobbin,
+        bobbinMm: r.bobbinMm,
+      })
+    : null;
+
+const densityOf = (r: WorkPlanRequest, zones: readonly ZonePlan[]) =>
+  density({
+    battingId: r.battingId,
+    battingMaxGapIn: r.battingMaxGapIn,
+    gapShare: r.gapShare,
+    evenness: r.evenness,
+    zones: r.zones.map((z, i) => ({
+      id: z.letter,
+      technique: z.technique,
+      spacingIn: z.spacingIn,
+      areaIn2: Math.max(1e-6, zones[i]!.areaIn2),
+      lengthIn: lengthOfLines(z, techniques.get(z.technique), r.quilt),
+      topTex: z.setup?.top.tex,
+      fibre: z.setup?.top.fibre,
+      ...(techniques.get(z.technique).leftOpen ? { openIn: openIn(z.geometry) } : {}),
+    })),
+  });
 
 /** How lines of a zone begin and end. */
 const endsOf = (

@@ -65,92 +65,106 @@ export function standState(
   const log = foldLog(entries);
   const done = new Set([...sewn, ...log.done.keys()]);
   const byKey = new Map(steps.map((s) => [stepId(s), s]));
-  const clock = new StepClock();
-  const bobbinUsedM = new Map<string, number>();
-  const widths: StandState['widths'] = [];
-  const before = new Set(sewn);
-  let begun: string | null = null;
-  let zoneBegun: string | null = null;
-  let needleStitches = 0;
-  let backChecked = 0;
-  let frameAt = firstOpenPass(steps, before);
-  for (const e of log.entries) {
-    const at = happenedMs(e);
-    const key = stepOf(e);
-    switch (e.kind) {
-      case 'step-begun':
-        clock.begin(at);
-        begun = key;
-        zoneBegun = null;
-        break;
-      case 'step-paused':
-        clock.pause(at);
-        break;
-      case 'step-resumed':
-        clock.resume(at);
-        break;
-      case 'zone-begun':
-        zoneBegun = e.zoneId ?? null;
-        break;
-      case 'step-done': {
-        clock.pause(at);
-        clock.reset();
-        begun = null;
-        zoneBegun = null;
-        const step = key ? byKey.get(key) : undefined;
-        const counted = key ? log.done.get(key) : undefined;
-        // Said by two devices it counts once; sewn before the log began it counted then.
-        if (!step || counted?.entry !== e || before.has(key!)) break;
-        frameAt = step.pass;
-        for (const z of step.zones) {
-          const own = standingSettings(counted.settings.get(z.id), z.chosenAt);
-          const bobbin = own.bobbinId ?? z.bobbinId;
-          bobbinUsedM.set(bobbin, (bobbinUsedM.get(bobbin) ?? 0) + z.bobbinM);
-          needleStitches += z.stitches;
-        }
-        break;
-      }
-      case 'bobbin-changed':
-        // Whoever does not say of which thread means the one in hand.
-        if (e.thread) bobbinUsedM.set(e.thread, 0);
-        else bobbinUsedM.clear();
-        break;
-      case 'needle-changed':
-        needleStitches = 0;
-        break;
-      case 'back-checked':
-        backChecked = e.pass ?? backChecked;
-        break;
-      case 'advanced':
-        frameAt = e.pass ?? frameAt;
-        break;
-      case 'width-measured':
-        if (e.pass && e.widthIn) widths.push({ pass: e.pass, widthIn: e.widthIn });
-        break;
-    }
-  }
+  const work = new Work(byKey, new Set(sewn), log.done, firstOpenPass(steps, new Set(sewn)));
+  for (const e of log.entries) work.take(e);
   const now =
-    (begun !== null && !done.has(begun) ? byKey.get(begun) : undefined) ??
+    (work.begun !== null && !done.has(work.begun) ? byKey.get(work.begun) : undefined) ??
     steps.find((s) => !done.has(stepId(s))) ??
     null;
   return {
     done,
     now,
-    zoneId: now ? (now.zones.find((z) => z.id === zoneBegun)?.id ?? now.zones[0]?.id ?? null) : null,
-    sewnMs: clock.sewnMs,
-    runningSince: clock.since,
-    begun: begun !== null,
-    sinceRestMs: clock.sinceRestMs,
-    bobbinUsedM,
-    needleStitches,
+    zoneId: now ? (now.zones.find((z) => z.id === work.zoneBegun)?.id ?? now.zones[0]?.id ?? null) : null,
+    sewnMs: work.clock.sewnMs,
+    runningSince: work.clock.since,
+    begun: work.begun !== null,
+    sinceRestMs: work.clock.sinceRestMs,
+    bobbinUsedM: work.bobbinUsedM,
+    needleStitches: work.needleStitches,
     needle: log.needle,
-    backChecked,
-    frameAt,
-    widths,
+    backChecked: work.backChecked,
+    frameAt: work.frameAt,
+    widths: work.widths,
     settings: log.settings,
     faults: log.faults,
     entries: log.entries,
   };
+}
+
+/** What the entries that stand have come to, taken one after another. */
+class Work {
+  readonly clock = new StepClock();
+  readonly bobbinUsedM = new Map<string, number>();
+  readonly widths: StandState['widths'] = [];
+  begun: string | null = null;
+  zoneBegun: string | null = null;
+  needleStitches = 0;
+  backChecked = 0;
+
+  constructor(
+    private readonly steps: ReadonlyMap<string, StandStep>,
+    private readonly before: ReadonlySet<string>,
+    private readonly done: ReturnType<typeof foldLog>['done'],
+    public frameAt: number,
+  ) {}
+
+  take(e: LogEntry) {
+    const at = happenedMs(e);
+    switch (e.kind) {
+      case 'step-begun':
+        this.clock.begin(at);
+        this.begun = stepOf(e);
+        this.zoneBegun = null;
+        break;
+      case 'step-paused':
+        this.clock.pause(at);
+        break;
+      case 'step-resumed':
+        this.clock.resume(at);
+        break;
+      case 'zone-begun':
+        this.zoneBegun = e.zoneId ?? null;
+        break;
+      case 'step-done':
+        this.clock.pause(at);
+        this.clock.reset();
+        this.begun = null;
+        this.zoneBegun = null;
+        this.count(e);
+        break;
+      case 'bobbin-changed':
+        // Whoever does not say of which thread means the one in hand.
+        if (e.thread) this.bobbinUsedM.set(e.thread, 0);
+        else this.bobbinUsedM.clear();
+        break;
+      case 'needle-changed':
+        this.needleStitches = 0;
+        break;
+      case 'back-checked':
+        this.backChecked = e.pass ?? this.backChecked;
+        break;
+      case 'advanced':
+        this.frameAt = e.pass ?? this.frameAt;
+        break;
+      case 'width-measured':
+        if (e.pass && e.widthIn) this.widths.push({ pass: e.pass, widthIn: e.widthIn });
+        break;
+    }
+  }
+
+  /** What a step took of bobbins and needle: said by two devices it counts once; sewn before the log began it counted then. */
+  private count(e: LogEntry) {
+    const key = stepOf(e);
+    const step = key ? this.steps.get(key) : undefined;
+    const counted = key ? this.done.get(key) : undefined;
+    if (!step || counted?.entry !== e || this.before.has(key!)) return;
+    this.frameAt = step.pass;
+    for (const z of step.zones) {
+      const bobbin = standingSettings(counted.settings.get(z.id), z.chosenAt).bobbinId ?? z.bobbinId;
+      this.bobbinUsedM.set(bobbin, (this.bobbinUsedM.get(bobbin) ?? 0) + z.bobbinM);
+      this.needleStitches += z.stitches;
+    }
+  }
 }
 
 /** Where the frame stands before anything is told: at the first pass that has something to sew. */

@@ -82,13 +82,8 @@ export function fitEffects(observations: readonly Observation[], model: EffectsM
   return { ...fit, leftOut: [...out].sort((a, b) => a - b) };
 }
 
-function solve(
-  observations: readonly Observation[],
-  model: EffectsModel,
-  out: ReadonlySet<number>,
-): EffectsFit {
-  const groupVar = (model.groupSd ?? 0) ** 2;
-  const groups = groupsOf(observations, out);
+/** The effects seen, by their place in the matrix, and how many observations bear on each. */
+function seenEffects(groups: ReadonlyMap<string, Group>) {
   const index = new Map<string, number>();
   const counts: number[] = [];
   for (const g of groups.values())
@@ -96,11 +91,17 @@ function solve(
       if (!index.has(effect)) index.set(effect, index.size);
       counts[index.get(effect)!] = (counts[index.get(effect)!] ?? 0) + g.members.length;
     }
+  return { index, counts, at: (effect: string) => index.get(effect) ?? -1 };
+}
+type Seen = ReturnType<typeof seenEffects>;
+
+/** Precision matrix and pull of the normal equations, solved: means and covariances of the effects seen. */
+function posterior(groups: ReadonlyMap<string, Group>, { index }: Seen, model: EffectsModel) {
   const n = index.size;
-  const names = [...index.keys()];
+  const groupVar = (model.groupSd ?? 0) ** 2;
   const precision = Matrix.zeros(n, n);
   const pull = Matrix.zeros(n, 1);
-  names.forEach((name, i) => precision.set(i, i, 1 / model.priorSd(name) ** 2));
+  [...index.keys()].forEach((name, i) => precision.set(i, i, 1 / model.priorSd(name) ** 2));
   for (const g of groups.values()) {
     // With its own effect integrated out, a group is one observation of its mean.
     const weight = 1 / (groupVar + 1 / g.precision);
@@ -118,15 +119,16 @@ function solve(
     }
   }
   const cholesky = n > 0 ? new CholeskyDecomposition(precision) : null;
-  const means = cholesky?.solve(pull);
-  const cov = cholesky?.solve(Matrix.eye(n));
-  const at = (effect: string) => index.get(effect) ?? -1;
-  const mean = (effect: string) => (at(effect) < 0 ? 0 : means!.get(at(effect), 0));
-  const covariance = (a: string, b: string) => {
-    const [i, j] = [at(a), at(b)];
-    if (i >= 0 && j >= 0) return cov!.get(i, j);
-    return a === b ? model.priorSd(a) ** 2 : 0;
-  };
+  return { means: cholesky?.solve(pull), cov: cholesky?.solve(Matrix.eye(n)) };
+}
+
+/** What the effects say together, of a sum of them and of one group. */
+function predictions(
+  groups: ReadonlyMap<string, Group>,
+  groupVar: number,
+  mean: EffectsFit['mean'],
+  covariance: EffectsFit['covariance'],
+): EffectsFit['predict'] {
   const sum = (loads: Observation['loads']): Belief => {
     let m = 0;
     let variance = 0;
@@ -136,7 +138,7 @@ function solve(
     }
     return { mean: m, variance };
   };
-  const predict = (loads: Observation['loads'], group?: string): Belief => {
+  return (loads, group) => {
     const shared = sum(loads);
     const g = group === undefined ? undefined : groups.get(group);
     if (!g || groupVar === 0) return { mean: shared.mean, variance: shared.variance + groupVar };
@@ -147,6 +149,24 @@ function solve(
       variance: (1 - k) ** 2 * shared.variance + 1 / own,
     };
   };
+}
+
+function solve(
+  observations: readonly Observation[],
+  model: EffectsModel,
+  out: ReadonlySet<number>,
+): EffectsFit {
+  const groups = groupsOf(observations, out);
+  const seen = seenEffects(groups);
+  const { at, counts } = seen;
+  const { means, cov } = posterior(groups, seen, model);
+  const mean = (effect: string) => (at(effect) < 0 ? 0 : means!.get(at(effect), 0));
+  const covariance = (a: string, b: string) => {
+    const [i, j] = [at(a), at(b)];
+    if (i >= 0 && j >= 0) return cov!.get(i, j);
+    return a === b ? model.priorSd(a) ** 2 : 0;
+  };
+  const predict = predictions(groups, (model.groupSd ?? 0) ** 2, mean, covariance);
   const surprise = observations.map((o, i) => {
     if (o.dropped) return NaN;
     const belief = predict(o.loads, o.group ?? alone(i));
@@ -157,7 +177,7 @@ function solve(
   });
   return {
     effects: new Map(
-      names.map((name, i) => [
+      [...seen.index].map(([name, i]) => [
         name,
         { mean: means!.get(i, 0), sd: Math.sqrt(cov!.get(i, i)), observations: counts[i]! },
       ]),
