@@ -43,6 +43,8 @@ import { readIntake, readOpenIntakes, readPhotographBytes, readPhotographs } fro
 import { readPath, readRaw, readRun, readRuns } from '@/data/link';
 import { readEntries } from '@/data/log';
 import { readCalibrations, readMachine, readMachines, readScales } from '@/data/machines';
+import { readMarkerTests } from '@/data/marker-tests';
+import { readMarking } from './marking';
 import { readMishaps } from '@/data/mishaps';
 import { readOffers, readRates } from '@/data/offers';
 import { readKindsCameTo, readOfferSources } from './offers';
@@ -137,6 +139,8 @@ const QUERIES = {
   readMachine: query(readMachine),
   readMachines: query(readMachines),
   readScales: query(readScales),
+  readMarkerTests: query(readMarkerTests),
+  readMarking: query(readMarking),
   readMishaps: query(readMishaps),
   readRates: query(readRates),
   readOffers: query(readOffers),

@@ -21,6 +21,7 @@ import * as offerDay from './offer-day';
 import * as offers from './offers';
 import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
+import * as marking from './marking';
 import * as prepared from './prepared';
 import * as quilts from './quilts';
 import * as searches from './searches';
@@ -136,6 +137,7 @@ export const COMMANDS = {
   keepCondition: command(conditions.KeepCondition, conditions.keepCondition),
   removeCondition: command(conditions.RemoveCondition, conditions.removeCondition),
 
+  tryMarker: command(marking.TryMarker, marking.tryMarker),
   keepPrepared: command(prepared.KeepPrepared, prepared.keepPrepared),
 
   quiltZones: command(motifs.QuiltZones, motifs.quiltZones),

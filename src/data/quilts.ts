@@ -11,7 +11,7 @@ const selectQuilt = (sql: Sql) => sql`
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
          q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.withdrawn_on,
-         q.withdrawn_why, q.deposit_minor, q.deposit_on, q.approval, q.approved_on, q.delivery, q.ship_value_minor, q.tracking,
+         q.withdrawn_why, q.deposit_minor, q.deposit_on, q.approval, q.approved_on, q.marks_off, q.delivery, q.ship_value_minor, q.tracking,
          q.client_id, q.version,
          (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')
           from step_sewn s where s.quilt_id = q.id) as sewn

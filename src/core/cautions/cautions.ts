@@ -22,6 +22,7 @@ const TEXT = {
   'monofilament-iron': 'Nylon monofilament softens under a hot iron.',
   'small-parts-child': 'Parts that come loose can be swallowed.',
   pinch: 'Fingers clear of rollers and ratchets; two people for a heavy roller.',
+  'beam-eyes': 'Never look into the beam, and keep it out of the eyes of whoever stands opposite.',
   'mains-near-liquid': 'Keep liquids off the head and its supply.',
 } as const;
 

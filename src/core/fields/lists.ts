@@ -155,6 +155,14 @@ export const APPROVAL_LABEL: Readonly<Record<Approval, string>> = {
   changed: 'asked for a change',
 };
 
+/** How marks may be taken off a quilt, as the client agreed. */
+export const MARKS_OFF = ['water', 'dry'] as const;
+export type MarksOff = (typeof MARKS_OFF)[number];
+export const MARKS_OFF_LABEL: Readonly<Record<MarksOff, string>> = {
+  water: 'water, if need be',
+  dry: 'dry only, never wetted',
+};
+
 /** Where a piece of the condition on arrival stands. */
 export const CONDITION_STATES = ['found', 'told', 'agreed', 'declined', 'done'] as const;
 export type ConditionState = (typeof CONDITION_STATES)[number];

@@ -1,5 +1,6 @@
 import { MARGIN_IN } from '../passes/passes';
-import type { Field, KeptOf } from './field';
+import { MARKERS } from '../tables/markers';
+import { choicesFrom, type Field, type KeptOf } from './field';
 import { NEEDLE_CHOICES, NO_SUCH_NEEDLE } from './needle';
 
 const PICK = 'Pick one of the two sides.';
@@ -312,6 +313,17 @@ export const ONES = [
   },
 ] as const satisfies readonly Field[];
 
+/** Tools for marking that are used here; a studio without a beam or film says so by not naming it. */
+export const MARKERS_HERE = {
+  id: 'markers',
+  label: 'Marking tools used here',
+  kind: 'checks',
+  choices: choicesFrom(MARKERS.rows),
+  ask: 'Pick from the list.',
+  count: [0, 40],
+  usual: MARKERS.ids.filter((id) => id !== 'light' && id !== 'soluble-film'),
+} as const satisfies Field;
+
 export const WEEKDAYS = [
   'Monday',
   'Tuesday',
@@ -338,6 +350,7 @@ export const PREFERENCES = [
   ...SCHOOLS,
   ...THRESHOLDS,
   ...ONES,
+  MARKERS_HERE,
   {
     id: 'dayHours',
     label: 'Hours at the frame, by day',

@@ -4,6 +4,7 @@ import {
   CONDITION_STATE_LABEL,
   CONTACT_LABEL,
   DELIVERY_LABEL,
+  MARKS_OFF_LABEL,
   PHOTO_CONSENT_LABEL,
   SIDES,
   USE_LABEL,
@@ -142,6 +143,14 @@ export const AGREED = [
     usual: 'not-asked',
   },
   { id: 'approvedOn', label: 'Answered on', kind: 'day', ask: 'Give the day of the answer.', optional: true },
+  {
+    id: 'marksOff',
+    label: 'Marks come off by',
+    kind: 'choice',
+    choices: choicesOf(MARKS_OFF_LABEL),
+    optional: true,
+    none: 'not asked',
+  },
   {
     id: 'delivery',
     label: 'Goes home',

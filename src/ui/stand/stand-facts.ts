@@ -40,6 +40,8 @@ export interface ShownZone extends StandZone {
   watch: WatchFor[];
   /** How its lines begin and end and where the needle stops, in a line. */
   ends: string;
+  /** What is marked in it on the frame, with what; empty when nothing is. */
+  marking: string;
   /** The way round its lines in this pass; nothing where they are not followed. */
   route: readonly { points: readonly XY[] }[];
 }
@@ -85,7 +87,11 @@ export interface PassDrawing {
 }
 
 /** The steps of a quilt as the Stand shows them. */
-export function shownSteps(view: QuiltView, read: Awaited<ReturnType<typeof readPlan>>): ShownStep[] {
+export function shownSteps(
+  view: QuiltView,
+  read: Awaited<ReturnType<typeof readPlan>>,
+  markings: ReadonlyMap<string, string> = new Map(),
+): ShownStep[] {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const zones = new Map(view.zones.map((z) => [z.id, z]));
   const feet = new Map(read.inside.map((s) => [s.key, new Map(s.zones.map((z) => [z.id, z.foot]))]));
@@ -126,6 +132,7 @@ export function shownSteps(view: QuiltView, read: Awaited<ReturnType<typeof read
           besideRuler: techniques.get(zone.technique).besideRuler,
           watch: watchFor(zone),
           ends: endsLine(planned.ends),
+          marking: markings.get(id) ?? '',
           route: planned.way.routes.find((r) => r.pass === s.pass)?.paths ?? [],
         },
       ];

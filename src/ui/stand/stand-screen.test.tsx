@@ -56,6 +56,7 @@ const zone = (letter: string, part: Partial<ShownZone> = {}): ShownZone => ({
   needlePoint: 'sharp',
   besideRuler: false,
   watch: [],
+  marking: '',
   ends: 'Start: here. End: there. Stop: needle down.',
   route: [],
   ...part,

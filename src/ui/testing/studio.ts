@@ -133,6 +133,7 @@ export const aQuilt = (part: Partial<Quilt> = {}): Quilt => ({
   delivery: 'collect',
   shipValueMinor: null,
   tracking: '',
+  marksOff: null,
   widthIn: 64,
   lengthIn: 80,
   use: 'bed',

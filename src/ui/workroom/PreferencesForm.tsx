@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from '@/ui/kit/toast';
 import { doors } from '@/actions/doors';
@@ -7,11 +8,14 @@ import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
 import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
+import { formFields } from '@/ui/kit/form-fields';
+import { SpecInput } from '@/ui/kit/SpecInput';
 import { Problems } from '@/ui/kit/Problems';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { ONES, SCHOOLS, THRESHOLDS, WEEKDAYS } from '@/core/fields/preferences';
+import { MARKERS_HERE, ONES, SCHOOLS, THRESHOLDS, WEEKDAYS } from '@/core/fields/preferences';
 import { NEEDLE_CHOICES } from '@/core/fields/needle';
 
+const [MARKERS_SPEC] = formFields([MARKERS_HERE]);
 const TEXTS = ['name', 'town', 'currency'];
 const NUMBERS = [...THRESHOLDS, ...ONES].map((f) => f.id);
 const NAMES = [...TEXTS, ...SCHOOLS.map((f) => f.id), ...NUMBERS];
@@ -29,6 +33,7 @@ export function PreferencesForm({ preferences }: { preferences: Preferences }) {
   const { send, pending, problems, problemAt } = useActionForm(doors.setPreferences, () =>
     toast('Kept. Cards chosen from now on follow it.'),
   );
+  const [markers, setMarkers] = useState<string[]>([...preferences.markers]);
   const v = form.watch();
   return (
     <form
@@ -39,6 +44,7 @@ export function PreferencesForm({ preferences }: { preferences: Preferences }) {
           ...Object.fromEntries(NAMES.map((n) => [n, values[n]])),
           ...Object.fromEntries(NUMBERS.map((n) => [n, numberOf(values[n] ?? '')])),
           dayHours: WEEKDAYS.map((_, i) => numberOf(values[`day${i}`] ?? '')),
+          markers,
           version: preferences.version,
         });
       })}
@@ -128,6 +134,15 @@ export function PreferencesForm({ preferences }: { preferences: Preferences }) {
             {...form.register(n.id)}
           />
         ))}
+      </div>
+      <div className="mt-4">
+        <SpecInput
+          spec={MARKERS_SPEC!}
+          id="pref-markers"
+          value={markers}
+          onChange={(list) => setMarkers(list as string[])}
+          error={problemAt('markers')}
+        />
       </div>
       <fieldset className="mt-4">
         <legend className="mb-1 text-13 font-medium text-ink2">Hours at the frame, by day</legend>

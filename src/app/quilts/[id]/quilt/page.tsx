@@ -29,6 +29,7 @@ import { motifsRequest } from '@/actions/motifs';
 import type { QuiltView } from '@/actions/quilt-view';
 import { midMinutes } from '@/core/hours/sum';
 import type { Machine } from '@/data/types';
+import { MarkingPart } from '@/ui/plan/MarkingPart';
 import { RoutePart } from '@/ui/plan/RoutePart';
 import { routedZones } from '@/ui/plan/routed-zones';
 import { StepForm } from '@/ui/plan/StepForm';
@@ -42,6 +43,7 @@ const PARTS = [
   { id: 'steps', label: 'Order of work' },
   { id: 'passes', label: 'Roll and reach' },
   { id: 'route', label: 'Way round' },
+  { id: 'marking', label: 'Marking' },
   { id: 'day', label: 'Fit the day' },
   { id: 'thread', label: 'Thread and bobbins' },
   { id: 'zones', label: 'Zone by zone' },
@@ -279,6 +281,7 @@ export default async function QuiltingPage(props: QuiltPageProps) {
           }}
         />
       )}
+      {part === 'marking' && <Marking view={view} plan={plan} preferences={preferences} />}
       {part === 'day' && <FitDay view={view} machine={machine} read={read} />}
       {part === 'thread' && (
         <ThreadTable plan={plan} cones={cones} tray={tray} left={left} passesSewn={done} />
@@ -308,6 +311,18 @@ export default async function QuiltingPage(props: QuiltPageProps) {
       )}
     </QuiltFrame>
   );
+}
+
+/** With what its zones are marked. */
+async function Marking({
+  view,
+  plan,
+  preferences,
+}: {
+  view: QuiltView;
+} & Pick<Awaited<ReturnType<typeof ask.readPlan>>, 'plan' | 'preferences'>) {
+  const { zones, frameOn } = await ask.readMarking(view, plan, preferences, new Date());
+  return <MarkingPart zones={view.zones} markings={zones} frameOn={frameOn} />;
 }
 
 /** What would have to change so that the quilt fits a day. */

@@ -1,5 +1,7 @@
 import { ask } from '@/actions/queries';
 import { isSewn } from '@/core/plan/begun';
+import { markingsOf } from '@/actions/marking';
+import { markingLine } from '@/core/marking/marking';
 import { stepId } from '@/core/plan/step-key';
 import { conditionWords } from '@/core/tables/conditions';
 import { signs } from '@/core/tables/symptoms';
@@ -13,18 +15,26 @@ const SHOWN_SIGNS = 12;
 export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
-  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences] = await Promise.all([
-    ask.readPlan(view),
-    ask.readScales(machine.id),
-    ask.readEntries(quilt.id),
-    ask.readFittedIn(machine.id),
-    ask.readDrawer(),
-    ask.readTray(),
-    ask.readFramed(quilt.id),
-    ask.readSewnBeforeLog(quilt.id),
-    ask.readPreferences(),
-  ]);
-  const steps = shownSteps(view, read);
+  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences, scraps] =
+    await Promise.all([
+      ask.readPlan(view),
+      ask.readScales(machine.id),
+      ask.readEntries(quilt.id),
+      ask.readFittedIn(machine.id),
+      ask.readDrawer(),
+      ask.readTray(),
+      ask.readFramed(quilt.id),
+      ask.readSewnBeforeLog(quilt.id),
+      ask.readPreferences(),
+      ask.readMarkerTests(view.zones.flatMap((z) => z.fabrics.map((f) => f.fabricId))),
+    ]);
+  // What is marked while it stands on the frame; what was drawn before loading is there.
+  const markings = new Map(
+    markingsOf(view, read.plan, read.preferences, scraps, 0)
+      .filter((m) => m.picks[0]?.when !== 'before-loading')
+      .map((m) => [m.zoneId, markingLine(m)]),
+  );
+  const steps = shownSteps(view, read, markings);
   const next = read.steps.find((s) => !isSewn(s, quilt.sewn));
   const seen = (await ask.likelyHere(view, next?.zones[0]?.id ?? null)).map((id) => ({
     id,

@@ -15,6 +15,8 @@ import { inHand } from '@/core/backing/in-hand';
 import { readPieces } from '@/core/backing/read-pieces';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
+import type { ZoneMarking } from '@/actions/marking';
+import { markingLine } from '@/core/marking/marking';
 import { endsLine } from '@/core/stitch/ends';
 import { lengthText } from '@/core/units/length-text';
 import { DrawingSvg } from '@/ui/draw/Marks';
@@ -35,6 +37,7 @@ import { readQuiltPage } from '../../quilt-page';
 export const metadata = { title: 'Sheet' };
 
 type Loaded = {
+  marking: ZoneMarking[];
   offers: StoredOffer[];
   rounds: TestRound[];
   hand: HandBackOf;
@@ -70,6 +73,7 @@ export default async function SheetPage({
     ask.readPrepared(page.view.quilt.id),
     ask.readOffers(page.view.quilt.id),
   ]);
+  const marking = await ask.readMarking(page.view, plan.plan, plan.preferences, new Date());
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await ask.readRounds(setup.id) : [];
   const { quilt } = page.view;
@@ -78,6 +82,7 @@ export default async function SheetPage({
     ...plan,
     scales: scalesOf(measured),
     rounds,
+    marking: marking.zones,
     offers,
     hand,
     settings,
@@ -215,7 +220,19 @@ function Rows({ rows }: { rows: readonly (readonly [string, string])[] }) {
   );
 }
 
-function loading({ view, machine, plan, preferences, prepared }: Loaded) {
+/** What has to be marked while the top still lies flat. */
+const markedBefore = (
+  zones: Loaded['view']['zones'],
+  marking: readonly ZoneMarking[],
+): (readonly [string, string])[] => {
+  const before = marking.filter((m) => m.picks[0]?.when === 'before-loading');
+  const letter = (id: string) => zones.find((z) => z.id === id)?.letter ?? '';
+  return before.length === 0
+    ? []
+    : [['Mark first', before.map((m) => `${letter(m.zoneId)}: ${m.picks[0]!.marker.label}`).join('; ')]];
+};
+
+function loading({ view, machine, plan, preferences, prepared, marking }: Loaded) {
   const { marginIn, testMarginIn, layout } = prepared;
   const { quilt, zones } = view;
   const size = (w: number, l: number) =>
@@ -247,6 +264,7 @@ function loading({ view, machine, plan, preferences, prepared }: Loaded) {
                   : 'upright, its top edge to the leader'
                 : 'cannot be planned',
             ],
+            ...markedBefore(zones, marking),
             ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
             ['Watch for', quilt.watch || 'nothing said'],
             ...(view.conditions.length > 0
@@ -385,7 +403,12 @@ const endsIn = (plan: Loaded['plan'], zoneId: string) => {
   return planned ? endsLine(planned.ends) : '';
 };
 
-function cards({ view, machine, scales, settings, preferences, plan }: Loaded) {
+const markingIn = (marking: readonly ZoneMarking[], zoneId: string) => {
+  const m = marking.find((x) => x.zoneId === zoneId);
+  return m ? markingLine(m) : '';
+};
+
+function cards({ view, machine, scales, settings, preferences, plan, marking }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -404,7 +427,7 @@ function cards({ view, machine, scales, settings, preferences, plan }: Loaded) {
               scales,
               settings.get(z.id),
               preferences.tensionSchool,
-              endsIn(plan, z.id),
+              [endsIn(plan, z.id), markingIn(marking, z.id)].filter(Boolean).join(' '),
             ),
           )}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
