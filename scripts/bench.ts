@@ -20,6 +20,12 @@ import { zoneRequest } from '@/actions/match-sources';
 import { readCardSources } from '@/actions/setups';
 import { connect, db } from '@/data/sql';
 import { manyFaults, tenYears } from './ten-years';
+import { fitDay } from '@/core/plan/fit-day';
+import { motifs } from '@/core/motifs/motifs';
+import type { MotifsRequest } from '@/core/motifs/request';
+import { shapeNumbers } from '@/core/motifs/zone-shape';
+import { route } from '@/core/route/route';
+import type { MultiPolygon, XY } from '@/core/geometry/polygon';
 import { NEEDLE_SIZES } from '@/core/tables/needles';
 
 const atShare = (sorted: number[], p: number) =>
@@ -43,6 +49,37 @@ async function text(url: string) {
   const answer = await fetch(url);
   if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
   return answer.text();
+}
+
+/** What to quilt where, a route, and a day fitted, of forty zones. */
+async function measureMotifs(zones: readonly { id: string; geometry: MultiPolygon }[]) {
+  const request: MotifsRequest = {
+    quilt: { widthIn: 90, lengthIn: 100, use: 'bed', battingId: 'cotton-80-20' },
+    zones: zones.map((z, i) => ({
+      id: z.id,
+      role: i === 0 ? 'border' : i % 2 ? 'block' : 'sashing',
+      ...shapeNumbers(z.geometry),
+      top: [{ fabric: 'quilting-cotton' }],
+    })),
+    neighbours: zones.slice(1).map((z, i) => ({ a: String(i), b: z.id, seamIn: 10 })),
+  };
+  await measure('what to quilt where, 40 zones', 10, () => motifs(request));
+  await measure('the same with five held', 10, () =>
+    motifs({
+      ...request,
+      zones: request.zones.map((z, i) =>
+        i % 8 === 0 ? { ...z, hold: { technique: 'swirls', spacingIn: 0.75 } } : z,
+      ),
+    }),
+  );
+  const fitted = zones.map((z) => ({ id: z.id, technique: 'pebbles', spacingIn: 0.5, minutes: 40 }));
+  await measure('fit the day, 40 zones, a third too long', 10, () => fitDay(request, fitted, 90, 1200));
+  // A comb of 60 edges: sixteen of its nodes are odd.
+  const edges = Array.from({ length: 60 }, (_, i) => {
+    const [x, y] = [i % 8, Math.floor(i / 8)];
+    return { a: [x, y] as XY, b: (i % 3 ? [x + 1, y] : [x, y + 1]) as XY };
+  });
+  await measure('route of 60 edges', 20, () => route({ edges }));
 }
 
 async function bench() {
@@ -160,10 +197,10 @@ async function bench() {
       maxInPerS: 3,
     },
   }));
-  await measure('plan of a quilt with 40 zones', 30, () =>
+  const plan = (zones: typeof planned) =>
     planWork({
       quilt: { widthIn: 90, lengthIn: 100 },
-      zones: planned,
+      zones,
       battingId: 'cotton-80-20',
       backing: 'quilting-cotton',
       frame: { throatIn: 20, deadIn: 5, widthIn: 144, rollInThroat: true, rollStartIn: 2.5 },
@@ -174,8 +211,12 @@ async function bench() {
       ditchSchool: 'before-fills',
       ends: 'lock',
       belief: NOTHING_LOGGED,
-    }),
+    });
+  await measure('plan of a quilt with 40 zones', 30, () => plan(planned));
+  await measure('the same with routes in half of them', 30, () =>
+    plan(planned.map((z, i) => (i % 2 ? z : { ...z, technique: i % 4 ? 'ditch' : 'ruler-arcs' }))),
   );
+  await measureMotifs(planned);
   const port = 3297;
   const server = spawn(process.execPath, ['.next/serve.mjs'], {
     env: { ...env, HOST: '127.0.0.1', PORT: String(port) },

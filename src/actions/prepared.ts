@@ -1,7 +1,13 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray } from 'class-validator';
 import { PREPARED, type PreparedFields } from '@/core/fields/quilt';
+import { inHand, strictestIn } from '@/core/backing/in-hand';
+import { battingNamed } from '@/core/backing/batting-named';
+import { readPieces } from '@/core/backing/read-pieces';
 import { fabrics } from '@/core/tables/fabrics';
+import { readBattings } from '@/data/cloths';
+import { readQuilt } from '@/data/quilts';
+import type { Sql } from '@/data/sql';
 import { writePrepared } from '@/data/prepared';
 import type { Prepared } from '@/data/types';
 import type { Preferences, Quilt } from '@/data/types';
@@ -32,6 +38,8 @@ export const keepPrepared = (context: Context, input: unknown): Promise<Result<{
     async (tx, { key: _, quiltId, version, layout, ...rest }) => {
       const kept = await writePrepared(tx, quiltId, version, {
         ...rest,
+        panel: (rest.panel ?? '').trim(),
+        joinedGapIn: await joinedGap(tx, quiltId, rest),
         battingHere: (rest.battingHere ?? '').trim(),
         backingHere: (rest.backingHere ?? '').trim(),
         layout: layout ?? null,
@@ -40,6 +48,23 @@ export const keepPrepared = (context: Context, input: unknown): Promise<Result<{
     },
     { prepared_quilt_id_fkey: ['quiltId', 'This quilt is not known. Go back to the Rack.'] },
   );
+
+/** The strictest distance of battings that have to be joined; null where one piece is enough, or none can be read. */
+async function joinedGap(
+  tx: Sql,
+  quiltId: string,
+  { battingHere, marginIn }: Pick<PreparedFields, 'battingHere' | 'marginIn'>,
+): Promise<number | null> {
+  const pieces = readPieces(battingHere ?? '');
+  const quilt = pieces && pieces.length > 1 ? await readQuilt(tx, quiltId) : null;
+  if (!quilt) return null;
+  const { joined } = inHand(quilt, marginIn, pieces!);
+  if (!joined) return null;
+  const battings = await readBattings(tx);
+  const own = battings.find((b) => b.id === quilt.battingId);
+  const kinds = joined.indexes.map((i) => battingNamed(pieces![i]!.name, battings) ?? own);
+  return strictestIn(kinds.flatMap((k) => (k ? [{ kind: k.kind, maxGapIn: k.maxGapIn }] : [])));
+}
 
 /** What a studio usually takes for a quilt's backing and binding, until something is chosen. */
 export function usualOf(
@@ -61,6 +86,8 @@ export function usualOf(
     stripIn: STRIP_IN,
     battingHere: '',
     backingHere: '',
+    panel: '',
+    joinedGapIn: null,
     layout: null,
     withQuilts: [],
   };

@@ -3,7 +3,7 @@ import { columnsOf } from './columns';
 import type { Sql } from './sql';
 import type { Prepared } from './types';
 
-const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf(PREPARED), 'withQuilts'];
+const FIELDS: (keyof Omit<Prepared, 'version'>)[] = [...columnsOf(PREPARED), 'withQuilts', 'joinedGapIn'];
 
 /** What was chosen; null while nothing was. */
 export async function readPrepared(sql: Sql, quiltId: string): Promise<Prepared | null> {

@@ -7,7 +7,7 @@ import type { Quilt } from './types';
 
 const selectQuilt = (sql: Sql) => sql`
   select q.id, q.name, c.name as client, q.width_in, q.length_in, q.use,
-         q.batting_id, b.name as batting, b.kind as batting_kind, b.max_gap_in as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
+         q.batting_id, b.name as batting, b.kind as batting_kind, coalesce(p.joined_gap_in, b.max_gap_in) as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
          q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.withdrawn_on,
@@ -16,7 +16,7 @@ const selectQuilt = (sql: Sql) => sql`
          (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')
           from step_sewn s where s.quilt_id = q.id) as sewn
   from quilt q join client c on c.id = q.client_id join batting b on b.id = q.batting_id
-       join fabric f on f.id = q.backing_id`;
+       join fabric f on f.id = q.backing_id left join prepared p on p.quilt_id = q.id`;
 
 export async function readQuilt(sql: Sql, id: string): Promise<Quilt | null> {
   const [row] = await sql<Quilt[]>`${selectQuilt(sql)} where q.id = ${id}`;

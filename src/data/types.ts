@@ -349,6 +349,8 @@ export interface Condition extends ConditionFields {
 
 /** What was chosen of a quilt's backing and binding, and which small quilts share its backing. */
 export interface Prepared extends PreparedFields {
+  /** The strictest distance of battings that are joined; worked out when it is kept. */
+  joinedGapIn: number | null;
   withQuilts: string[];
   version: number;
 }

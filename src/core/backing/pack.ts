@@ -36,16 +36,26 @@ export function packSmall(quilts: readonly SmallQuilt[], widthIn: number, gapIn:
   const orders = quilts.length <= 7 ? permutations(quilts) : [tallestFirst(quilts)];
   let best: Packed | null = null;
   for (const order of orders) {
-    const packed = shelfPack(order, widthIn, gapIn);
-    if (!best || packed.lengthIn < best.lengthIn - 1e-9) best = packed;
+    for (const way of WAYS) {
+      const packed = shelfPack(order, widthIn, gapIn, way);
+      if (!best || packed.lengthIn < best.lengthIn - 1e-9) best = packed;
+    }
   }
   return best ?? { placed: [], lengthIn: 0, wasteIn2: 0 };
 }
 
+/** Each the way its row grows least by, or all upright, or all turned, wherever they fit so. */
+const WAYS = ['least', 'upright', 'turned'] as const;
+
 const tallestFirst = (quilts: readonly SmallQuilt[]) =>
   [...quilts].sort((a, b) => Math.min(b.widthIn, b.lengthIn) - Math.min(a.widthIn, a.lengthIn));
 
-function shelfPack(order: readonly SmallQuilt[], widthIn: number, gap: number): Packed {
+function shelfPack(
+  order: readonly SmallQuilt[],
+  widthIn: number,
+  gap: number,
+  prefer: (typeof WAYS)[number],
+): Packed {
   const placed: PackedQuilt[] = [];
   let [y, x, tall] = [gap, gap, 0];
   for (const q of order) {
@@ -56,9 +66,10 @@ function shelfPack(order: readonly SmallQuilt[], widthIn: number, gap: number): 
     const fits = here.length > 0;
     if (!fits) [y, x, tall] = [y + tall + gap, gap, 0];
     const grows = (v: { l: number }) => Math.max(0, v.l - tall);
-    const way = (fits ? here : ways).reduce((a, b) =>
-      grows(b) < grows(a) || (grows(b) === grows(a) && b.w < a.w) ? b : a,
-    );
+    const open = fits ? here : ways;
+    const way =
+      (prefer === 'least' ? undefined : open.find((v) => v.turned === (prefer === 'turned'))) ??
+      open.reduce((a, b) => (grows(b) < grows(a) || (grows(b) === grows(a) && b.w < a.w) ? b : a));
     placed.push({ ...q, x, y, turned: way.turned });
     x += way.w + gap;
     tall = Math.max(tall, way.l);

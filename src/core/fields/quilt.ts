@@ -284,7 +284,7 @@ export const PREPARED = [
     kind: 'text',
     most: 300,
     mayBeEmpty: true,
-    hint: '72 × 90; 40 × 80',
+    hint: '72 × 90; 40 × 80 wool',
   },
   {
     id: 'backingHere',
@@ -293,6 +293,14 @@ export const PREPARED = [
     most: 300,
     mayBeEmpty: true,
     hint: '72 × 90; 40 × 80',
+  },
+  {
+    id: 'panel',
+    label: 'A panel they are cut from',
+    kind: 'text',
+    most: 60,
+    mayBeEmpty: true,
+    hint: '44 × 108',
   },
   {
     id: 'layout',

@@ -64,9 +64,9 @@ describe('with what a zone is marked', () => {
 
   test('a client who wants no water is not given it; one who was not asked is asked', () => {
     expect(ids({ mayBeWet: false })).not.toContain('water-pen');
-    expect(markingFor(ask({ mayBeWet: null })).picks.find((p) => p.marker.id === 'water-pen')!.askClient).toBe(
-      true,
-    );
+    expect(
+      markingFor(ask({ mayBeWet: null })).picks.find((p) => p.marker.id === 'water-pen')!.askClient,
+    ).toBe(true);
   });
 
   test('what a scrap said overrules: gone needs no test, a ghost comes last, what stays is refused', () => {

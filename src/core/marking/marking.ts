@@ -110,9 +110,15 @@ const TRAIT_WORDS: Readonly<Record<MarkTrait, string>> = {
 };
 
 /** Why a tool does not do; null when it does. */
-function refusalOf(marker: Marker, marks: Technique['marks'], days: number, r: MarkingRequest): string | null {
+function refusalOf(
+  marker: Marker,
+  marks: Technique['marks'],
+  days: number,
+  r: MarkingRequest,
+): string | null {
   if (r.excluded.includes(marker.id)) return 'this studio does not use it';
-  if (!marker.draws.includes(marks)) return marks === 'spine' ? 'it lies straight only' : 'it does not draw a whole design';
+  if (!marker.draws.includes(marks))
+    return marks === 'spine' ? 'it lies straight only' : 'it does not draw a whole design';
   const { loftMm } = battings.get(r.batting, 'batting');
   for (const c of r.cloths) {
     const trait = traitsOf(c.kind, loftMm).find((t) => marker.not.includes(t));

@@ -2,6 +2,7 @@ import { safety } from '../cautions/cautions';
 import { gapLimitIn } from '../density/density';
 import type { Caution } from '../notes';
 import { battings } from '../tables/battings';
+import { stretchOf } from '../sandwich/sandwich';
 import { fabrics } from '../tables/fabrics';
 import { type Feature, features as featureTable } from '../tables/features';
 import type { Technique } from '../tables/techniques';
@@ -36,6 +37,17 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
       code: 'open-seam-pressed',
       severity: 'note',
       text: featureTable.get('open-seam-pressed').advice,
+    });
+  const stretch = stretchOf(
+    zone.top.map((f) => f.fabric),
+    zone.features,
+  );
+  if (stretch >= 2)
+    cautions.push({
+      code: 'stretchy-top',
+      severity: 'note',
+      text: 'This cloth stretches: it may be pushed into waves ahead of the foot.',
+      act: 'Float it, outline the blocks first, or interface it before piecing.',
     });
   const batting = battings.get(zone.battingId, 'zone.battingId');
   if (t.crosses && batting.loftMm >= HIGH_LOFT_MM)

@@ -7,6 +7,7 @@ import { fabrics } from '../tables/fabrics';
 import type { Softness, VisibilityWish } from '../fields/lists';
 import { type Role, themeWord, type Trait } from './motif-table';
 import type { MotifsRequest, MotifZone, Relief } from './request';
+import { stretchOf } from '../sandwich/sandwich';
 import { ringLength } from './zone-shape';
 
 /** What is known of a zone before anything is chosen. Inches. */
@@ -152,7 +153,10 @@ export function zoneFacts(request: MotifsRequest): ZoneFacts[] {
       pile: cloths.some((c) => c.standsUp),
       brushed: cloths.some((c) => c.nap && !c.standsUp),
       creeps: worst(cloths.map((c) => c.creeps)),
-      stretch: worst(cloths.map((c) => c.stretch)),
+      stretch: stretchOf(
+        zone.top.map((t) => t.fabric),
+        zone.features,
+      ),
       keepsHoles: worst(cloths.map((c) => c.keepsHoles)),
       thicknessMm: worst(cloths.map((c) => c.thicknessMm)),
       accent: false,

@@ -1,4 +1,5 @@
 import { CoreError } from '../notes';
+import { planRuler } from './ruler';
 
 /** A ruler that is owned: what its edge is. */
 export interface OwnedRuler {
@@ -99,6 +100,32 @@ export function pickRuler(wanted: WantedArc, rulers: readonly OwnedRuler[], offs
   });
   picks.sort((a, b) => Math.abs(a.offIn) - Math.abs(b.offIn) || a.settings - b.settings);
   return { wantedRadiusIn: radius, wantedDepthIn: depth, picks };
+}
+
+/** How an edge goes: one arc, arcs one after another, or a wave out and in. */
+export type EdgeKind = 'arc' | 'scallops' | 'wave';
+
+/**
+ * The arc that sews an edge measured by the length and depth of one repeat: a scallop is one arc; a wave is two, each of half
+ * its length and half its depth from crest to trough. With the length of the side, the repeat is stretched so that a whole
+ * number fits. Inches. @throws CoreError of `planRuler`.
+ */
+export function arcOfEdge(
+  kind: EdgeKind,
+  repeatIn: number,
+  depthIn: number,
+  sideIn?: number,
+): { chordIn: number; depthIn: number; repeats: number | null; repeatIn: number; scalePct: number } {
+  const fitted = sideIn ? planRuler({ offsetIn: 0, repeat: { lengthIn: sideIn, repeatIn } }) : null;
+  const own = fitted ? sideIn! / fitted.repeats! : repeatIn;
+  const half = kind === 'wave' ? 2 : 1;
+  return {
+    chordIn: own / half,
+    depthIn: depthIn / half,
+    repeats: fitted?.repeats ?? null,
+    repeatIn: own,
+    scalePct: fitted?.scalePct ?? 100,
+  };
 }
 
 /** A wave along an edge, by its length and depth: each half is an arc of this radius. */

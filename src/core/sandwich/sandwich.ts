@@ -24,14 +24,16 @@ export interface Layers {
 }
 
 /**
- * Compressed layers in mm. Fabrics that lie side by side count by share; raised work adds a layer;
+ * Compressed layers in mm. Fabrics that lie side by side count by share; raised work adds a layer, interfacing its own thickness;
  * batting counts c·loft (c per batting, about 0.22). A backing not named counts as quilting cotton.
  */
 export function layersMm(s: Sandwich): Layers {
   const batting = battings.get(s.battingId, 'battingId');
-  const extra = (s.features ?? []).reduce((n, f) => n + featureTable.get(f, 'features').extraLayers, 0);
+  const met = (s.features ?? []).map((f) => featureTable.get(f, 'features'));
+  const extra = met.reduce((n, f) => n + f.extraLayers, 0);
+  const added = met.reduce((n, f) => n + f.addsMm, 0);
   return {
-    topMm: shared(s.top, (id) => fabrics.get(id, 'top').thicknessMm) * (1 + extra),
+    topMm: shared(s.top, (id) => fabrics.get(id, 'top').thicknessMm) * (1 + extra) + added,
     battingMm: batting.compression * batting.loftMm,
     backingMm: fabrics.get(s.backing ?? 'quilting-cotton', 'backing').thicknessMm,
   };
@@ -62,6 +64,14 @@ export function firmness(s: Sandwich, atSpots = false): number {
     return total * f.firmness * (atSpots ? f.firmnessAtSpots : 1);
   }, worst);
 }
+
+/** How much the cloths of a top stretch where they are sewn, 0 none – 3; interfacing behind them holds it. */
+export const stretchOf = (top: readonly string[], features: readonly string[] = []): number =>
+  Math.max(
+    0,
+    Math.max(0, ...top.map((id) => fabrics.get(id, 'top').stretch)) +
+      features.reduce((sum, f) => sum + featureTable.get(f, 'features').stretch, 0),
+  );
 
 /** The strongest memory for needle holes among the cloths of the top, 0–3. */
 export const holeMemory = (top: readonly string[]): number =>

@@ -13,3 +13,9 @@ create table marker_test (
   by_person uuid not null default acting_person() references person (id)
 );
 create index marker_test_of_fabric on marker_test (fabric_id, at);
+
+
+-- Battings joined are quilted within the strictest of their distances; a panel several pieces are cut from.
+alter table prepared
+  add column joined_gap_in double precision check (joined_gap_in > 0 and joined_gap_in <= 100),
+  add column panel text not null default '' check (length(panel) <= 60);

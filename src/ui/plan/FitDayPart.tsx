@@ -8,6 +8,8 @@ import { TextField } from '@/ui/kit/Field';
 import { numberOf } from '@/ui/kit/number-of';
 import { Problems } from '@/ui/kit/Problems';
 import { useQuiltZones } from '@/ui/motifs/use-quilt-zones';
+import { FewerThreads, type FewerThreadShown } from './FewerThreads';
+import { harmWords } from './harm-words';
 import { useFitDay } from './use-fit-day';
 
 /** A zone with what a change of it needs to know. */
@@ -18,20 +20,20 @@ export interface FitPageZone extends FitZone {
 }
 
 const hours = (minutes: number) => (minutes / 60).toFixed(1);
-const harmWords = (harm: number) =>
-  harm < 0.1 ? 'hardly any harm' : harm < 0.35 ? 'a little harm' : harm < 0.8 ? 'some harm' : 'much harm';
-
 /** Say the hours there are: what to change so that they are enough, cheapest harm first; or what more hours would buy. */
 export function FitDayPart({
   quiltId,
   motifs,
   zones,
   fixedMin,
+  fewer,
 }: {
   quiltId: string;
   motifs: MotifsRequest;
   zones: readonly FitPageZone[];
   fixedMin: number;
+  /** Threads it could do without. */
+  fewer: readonly FewerThreadShown[];
 }) {
   const now = zones.reduce((s, z) => s + z.minutes, fixedMin);
   const [given, setGiven] = useState(hours(now));
@@ -121,6 +123,7 @@ export function FitDayPart({
           <ul>{day.fit.map(line)}</ul>
         </section>
       )}
+      {day && day.overMin > 0.5 && fewer.length > 0 && <FewerThreads quiltId={quiltId} fewer={fewer} />}
       {others.length > 0 && (
         <section aria-label="Also saves time" className="mt-4">
           <h3 className="border-b-2 border-ink pb-1 text-[17px]">What else saves time, least harm first</h3>

@@ -108,7 +108,12 @@ export function RoutePart({
         </div>
         {/* The same is done by the buttons beside it. */}
         <div
-          className="cursor-crosshair"
+          className="cursor-crosshair touch-none"
+          onPointerMove={(e) => {
+            // Dragged along the lines, the start follows.
+            const at = e.buttons === 1 && press === 'begin' ? pressedAt(e, quilt) : null;
+            if (at) setBegin([at.xIn, at.yIn]);
+          }}
           onClick={(e) => {
             const at = pressedAt(e, quilt);
             if (!at) return;

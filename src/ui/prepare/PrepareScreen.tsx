@@ -19,7 +19,10 @@ import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
 import { SpecFields, useSpecForm } from '@/ui/kit/SpecFields';
 import { useAutosave } from '@/ui/kit/use-autosave';
+import type { DrawnMap } from '@/ui/quilt-map/QuiltMap';
+import { type BattingAtHand, BattingForWish } from './BattingForWish';
 import { InHandLine } from './InHand';
+import { PanelPart } from './PanelPart';
 import { cuttingDiagram, packedDiagram } from './cutting';
 
 const SELVAGE_IN = 0.5;
@@ -28,7 +31,8 @@ const BETWEEN_IN = 4;
 const SPECS = formFields(PREPARED).filter((f) => f.name !== 'layout');
 const STRIP = SPECS.filter((f) => f.name === 'stripIn');
 const HERE = SPECS.filter((f) => f.name === 'battingHere' || f.name === 'backingHere');
-const FIELDS = SPECS.filter((f) => f.name !== 'stripIn' && !HERE.includes(f));
+const PANEL = SPECS.filter((f) => f.name === 'panel');
+const FIELDS = SPECS.filter((f) => f.name !== 'stripIn' && f.name !== 'panel' && !HERE.includes(f));
 
 interface Small {
   id: string;
@@ -49,6 +53,8 @@ export function PrepareScreen({
   weight,
   frameIn,
   others,
+  battings,
+  map,
 }: {
   quilt: Small;
   units: Preferences['units'];
@@ -63,6 +69,10 @@ export function PrepareScreen({
   weight: ReturnType<typeof weightOf>;
   frameIn: number;
   others: Small[];
+  /** Battings at hand, for what pieces are called and for a wish. */
+  battings: readonly BattingAtHand[];
+  /** The quilt, to show joins on. */
+  map: DrawnMap;
 }) {
   const fields = FIELDS.map((f) => (f.name === 'clothIn' ? { ...f, label: `${backing}, width` } : f));
   const { form, values } = useSpecForm(SPECS, start);
@@ -181,6 +191,8 @@ export function PrepareScreen({
         <SpecFields specs={HERE} form={form} className="mt-2 grid gap-3 md:grid-cols-2" />
         <div className="mt-2 space-y-1" aria-live="polite">
           <InHandLine
+            battings={battings}
+            map={map}
             what="batting"
             text={String(values.battingHere ?? '')}
             quilt={quilt}
@@ -240,6 +252,14 @@ export function PrepareScreen({
             ))}
         </section>
       )}
+      <PanelPart
+        field={<SpecFields specs={PANEL} form={form} className="mt-2 w-56" />}
+        text={String(values.panel ?? '')}
+        tops={smalls}
+        stripIn={stripIn ?? 0}
+        length={length}
+      />
+      <BattingForWish battings={battings} length={length} />
       <p className="mt-4">
         <CautionLine caution={safety('fumes-fibres', 'note')} />
       </p>

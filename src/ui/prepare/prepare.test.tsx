@@ -18,12 +18,25 @@ const start = {
   stretch: false,
   nap: false,
 };
+const battings = [
+  { id: 'b1', name: 'Drumlin 80/20', kind: 'cotton-80-20', maxGapIn: 8 },
+  { id: 'b2', name: 'Wold wool', kind: 'wool', maxGapIn: 4 },
+];
 const show = (part: Partial<Parameters<typeof PrepareScreen>[0]> = {}) =>
   render(
     <PrepareScreen
       quilt={quilt}
       units="inch"
-      start={{ stripIn: 2.5, battingHere: '', backingHere: '', layout: null, withQuilts: [], ...start }}
+      start={{
+        stripIn: 2.5,
+        battingHere: '',
+        panel: '',
+        joinedGapIn: null,
+        backingHere: '',
+        layout: null,
+        withQuilts: [],
+        ...start,
+      }}
       version={0}
       backing="Driftwood dot"
       batting="Drumlin 80/20"
@@ -31,6 +44,8 @@ const show = (part: Partial<Parameters<typeof PrepareScreen>[0]> = {}) =>
       weight={{ dryKg: 2, wetKg: 3.4, dryingH: 9 }}
       frameIn={132}
       others={[]}
+      battings={battings}
+      map={{ ...quilt, zones: [], width: 260, idPrefix: 'joins' }}
       {...part}
     />,
   ).container;
@@ -138,6 +153,8 @@ test('what was chosen before stands, and what is chosen now is kept by itself', 
     start: {
       ...start,
       battingHere: '',
+      panel: '',
+      joinedGapIn: null,
       backingHere: '',
       clothIn: 108,
       stripIn: 2.25,
@@ -171,4 +188,44 @@ test('what is here is held against what is needed, per side', async () => {
   expect(await screen.findByText(/Not enough: .* lacks .* across and .* along/)).toBeInTheDocument();
   await fillAt(/Batting that is here/, 'a bit');
   expect(await screen.findByText(/Write pieces as 72 × 90/)).toBeInTheDocument();
+});
+
+describe('what is here', () => {
+  test('pieces that have to be joined: where, on the map too, and the strictest distance', async () => {
+    const drawn = show();
+    await fillAt(/Batting that is here/, '40 × 90 Wold wool; 40 × 90');
+    const region = screen.getByRole('region', { name: 'What is here' });
+    expect(region).toHaveTextContent('Join 40 in × 90 in and 40 in × 90 in');
+    expect(region).toHaveTextContent('Quilt within 4 in');
+    // 40 in less half an inch of trim, less the margin of 4 in.
+    expect(drawn.querySelector('path[d="M35.5 0V80"]')).not.toBeNull();
+  });
+  test('a piece called what nobody knows is told', async () => {
+    show();
+    await fillAt(/Batting that is here/, '90 × 90 wibble');
+    expect(screen.getByRole('region', { name: 'What is here' })).toHaveTextContent('“wibble”');
+  });
+});
+
+test('a wish for little quilting names the battings that allow it', async () => {
+  show();
+  const region = screen.getByRole('region', { name: 'A batting for little quilting' });
+  await fillAt(/Lines no closer than/, '6');
+  expect(region).toHaveTextContent('Drumlin 80/20');
+  expect(region).not.toHaveTextContent('Wold wool');
+  await fillAt(/Lines no closer than/, '20');
+  expect(region).toHaveTextContent('No batting here');
+  await fillAt(/Lines no closer than/, 'far');
+  expect(region).toHaveTextContent('Give a length');
+});
+
+test('a panel gives tops and binding, or says that it does not', async () => {
+  show({ quilt: { id: 'q', name: 'Small one', widthIn: 20, lengthIn: 24 } });
+  const region = screen.getByRole('region', { name: 'Out of one panel' });
+  await fillAt(/A panel they are cut from/, '44 × 60');
+  expect(region).toHaveTextContent('binding enough');
+  await fillAt(/A panel they are cut from/, '18 × 20');
+  expect(region).toHaveTextContent('does not come out of that panel');
+  await fillAt(/A panel they are cut from/, 'wide');
+  expect(region).toHaveTextContent('Write the panel as');
 });

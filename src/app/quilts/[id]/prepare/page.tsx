@@ -13,10 +13,11 @@ const SMALL_IN = 60;
 export default async function PreparePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [preferences, rack, prepared] = await Promise.all([
+  const [preferences, rack, prepared, atHand] = await Promise.all([
     ask.readPreferences(),
     ask.readRack(),
     ask.readPrepared(quilt.id),
+    ask.readBattings(),
   ]);
   return (
     <QuiltFrame view={view} machine={machine} step="take-in" zoneId={zone?.id} page="take-in">
@@ -34,6 +35,15 @@ export default async function PreparePage(props: QuiltPageProps) {
         })}
         batting={quilt.batting}
         frameIn={machine.frameIn}
+        battings={atHand.map(({ id, name, kind, maxGapIn }) => ({ id, name, kind, maxGapIn }))}
+        map={{
+          widthIn: quilt.widthIn,
+          lengthIn: quilt.lengthIn,
+          zones: view.zones,
+          width: 260,
+          maxHeight: 300,
+          idPrefix: 'joins',
+        }}
         others={rack
           .filter(
             (q) => q.id !== quilt.id && q.step !== 'hand-back' && Math.max(q.widthIn, q.lengthIn) <= SMALL_IN,

@@ -12,6 +12,7 @@ import { predicted, proven } from '@/core/source/known';
 import { lengthText } from '@/core/units/length-text';
 import { rolledMm } from '@/core/plan/work-plan';
 import { rollPassByPass } from '@/core/stand/roll';
+import { fewerThreads } from '@/core/plan/fewer-threads';
 import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
 import { ACT_MIN } from '@/core/usage/sewing-time';
 import { PassTable, ReachFrames } from '@/ui/plan/PassTable';
@@ -362,7 +363,35 @@ async function FitDay({
       motifs={motifsRequest(view, machine, rulers, preferences, past)}
       zones={zones}
       fixedMin={Math.max(0, all - zones.reduce((s, z) => s + z.minutes, 0))}
+      fewer={fewerOf(view, read)}
     />
+  );
+}
+
+/** Threads the quilt could do without, with the cards that would be chosen anew. */
+function fewerOf(view: QuiltView, { plan, preferences }: Awaited<ReturnType<typeof ask.readPlan>>) {
+  const cones = new Map(view.shelf.map((c) => [c.id, c]));
+  const begun = new Set(view.quilt.sewn.map((s) => s.thread));
+  const zones = view.zones.flatMap((z) => {
+    const s = view.setups.get(z.id);
+    const state = view.states.get(z.id);
+    const planned = plan.zones.find((p) => p.id === z.id);
+    const fixed = state === 'proven' || state === 'testing' || begun.has(s?.topId ?? '');
+    return s && planned
+      ? [{ id: z.id, areaIn2: planned.areaIn2, topId: s.topId, bobbinId: s.bobbinId, fixed }]
+      : [];
+  });
+  const order = { ...plan.order, ...pricesOf(preferences), rolling: preferences.rollingSchool };
+  return fewerThreads(order, zones, new Map([...cones].map(([id, { hex, tex }]) => [id, { hex, tex }]))).map(
+    (f) => ({
+      ...f,
+      drop: coneName(cones.get(f.dropId)!),
+      into: coneName(cones.get(f.intoId)!),
+      cards: f.zones.map((zoneId) => {
+        const { topId, bobbinId, version } = view.setups.get(zoneId)!;
+        return { zoneId, topId, bobbinId, version };
+      }),
+    }),
   );
 }
 
