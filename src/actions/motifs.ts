@@ -2,16 +2,18 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { seamsOf } from '@/core/geometry/neighbours';
 import { MOTIFS, type Role, ROLES } from '@/core/motifs/motif-table';
+import { techniques } from '@/core/tables/techniques';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { guessRole, shapeNumbers } from '@/core/motifs/zone-shape';
 import { lockQuilt } from '@/data/quilts';
 import type { Machine, Preferences, Ruler } from '@/data/types';
 import type { Sql } from '@/data/sql';
-import { readQuilted, setRole, setWork } from '@/data/zones';
+import { readQuilted, setRole, setWork, type WorkBefore } from '@/data/zones';
+import { LaidBefore } from './patterns';
 import type { Context } from './context';
 import type { QuiltView } from './quilt-view';
 import { conflict, done, type Result } from './result';
-import { EachOf, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version } from './rules';
+import { EachOf, FormKey, Id, Maybe, Num, OneOf, QuiltId, Version, PartOf } from './rules';
 import { MEANWHILE, save } from './save';
 
 /** So many zones of the newest quilts say what a studio likes. */
@@ -86,9 +88,13 @@ export function motifsRequest(
 class ZoneWork {
   @Id('This zone is not known. Reload the page.') zoneId!: string;
   @Version() version!: number;
-  @OneOf(MOTIFS.ids, 'Pick a technique from the list.') technique!: string;
+  @OneOf(techniques.ids, 'Pick a technique from the list.') technique!: string;
   /** Nothing: it has none of its own. */
   @Maybe() @Num(0.05, 200, 'The spacing, in inches,') spacingIn?: number | null;
+  /** What an undo gives back with it. */
+  @Maybe() @Num(0.01, 100, 'The smallest curve, in inches,') smallestRadiusIn?: number | null;
+  @Maybe() @Num(0.1, 1_000_000, 'The length of the lines, in inches,') lengthIn?: number | null;
+  @Maybe() @PartOf(() => LaidBefore) pattern?: LaidBefore | null;
 }
 
 export class QuiltZones {
@@ -102,22 +108,14 @@ export class QuiltZones {
 }
 
 /** Says what is quilted in several zones at once: all of them, or none when one was changed meanwhile. */
-export const quiltZones = (
-  context: Context,
-  input: unknown,
-): Promise<Result<{ before: { zoneId: string; version: number; technique: string; spacingIn: number }[] }>> =>
+export const quiltZones = (context: Context, input: unknown): Promise<Result<{ before: WorkBefore[] }>> =>
   save(context, 'quilt-zones', QuiltZones, input, async (tx, form) => {
     await lockQuilt(tx, form.quiltId);
-    const before = [];
+    const before: WorkBefore[] = [];
     for (const z of form.zones) {
       const was = await setWork(tx, form.quiltId, z);
       if (!was) return conflict(MEANWHILE);
-      before.push({
-        zoneId: z.zoneId,
-        version: z.version + 1,
-        technique: was.technique,
-        spacingIn: was.spacingIn,
-      });
+      before.push(was);
     }
     return done({ before });
   });

@@ -123,6 +123,7 @@ function zonesToBe(
     quiltId: quilt.id,
     letter: String.fromCharCode(65 + i),
     yarn: null,
+    pattern: null,
     fabrics: [PLAIN],
     features: [],
     version: 1,

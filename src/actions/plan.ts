@@ -98,6 +98,7 @@ export function planRequest(sources: PlanSources): WorkPlanRequest {
         technique: z.technique,
         spacingIn: z.spacingIn,
         lengthIn: z.lengthIn ?? undefined,
+        patternStarts: z.pattern?.starts,
         sandwich: sandwichOf(z, quilt),
         features: z.features,
         busyness: Math.max(0, ...z.fabrics.map((f) => f.busyness ?? 0)),

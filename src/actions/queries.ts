@@ -51,6 +51,7 @@ import { readKindsCameTo, readOfferSources } from './offers';
 import { readDrawer, readFitted, readFittedIn, readNeedles } from '@/data/needles';
 import { readPastWork } from '@/data/past';
 import { readPreferences } from '@/data/preferences';
+import { readPattern, readPatterns } from '@/data/patterns';
 import { readPrepared } from '@/data/prepared';
 import { readClientNames, readFramed, readRack, readTakenInLately, readWithdrawn } from '@/data/quilts';
 import { readRulers } from '@/data/rulers';
@@ -152,6 +153,8 @@ const QUERIES = {
   readNeedles: query(readNeedles),
   readPastWork: query(readPastWork),
   readPreferences: query(readPreferences),
+  readPattern: query(readPattern),
+  readPatterns: query(readPatterns),
   readPrepared: query(readPrepared),
   readClientNames: query(readClientNames),
   readFramed: query(readFramed),

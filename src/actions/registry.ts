@@ -22,6 +22,7 @@ import * as offers from './offers';
 import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
 import * as marking from './marking';
+import * as patterns from './patterns';
 import * as prepared from './prepared';
 import * as quilts from './quilts';
 import * as searches from './searches';
@@ -138,6 +139,8 @@ export const COMMANDS = {
   removeCondition: command(conditions.RemoveCondition, conditions.removeCondition),
 
   tryMarker: command(marking.TryMarker, marking.tryMarker),
+  keepPattern: command(patterns.KeepPattern, patterns.keepPattern),
+  quiltPattern: command(patterns.QuiltPattern, patterns.quiltPattern),
   keepPrepared: command(prepared.KeepPrepared, prepared.keepPrepared),
 
   quiltZones: command(motifs.QuiltZones, motifs.quiltZones),

@@ -7,11 +7,16 @@ import type { Cone, Quilt, Zone } from '@/data/types';
 
 /** The length of a zone's lines where they follow what is drawn, and how often a line is begun in it. */
 export function linesIn(
-  zone: Pick<Zone, 'geometry' | 'technique' | 'lengthIn' | 'spacingIn'>,
+  zone: Pick<Zone, 'geometry' | 'technique' | 'lengthIn' | 'spacingIn' | 'pattern'>,
   quilt: Pick<Quilt, 'widthIn' | 'lengthIn'>,
 ) {
   const t = techniques.get(zone.technique);
-  const z = { geometry: zone.geometry, lengthIn: zone.lengthIn ?? undefined, spacingIn: zone.spacingIn };
+  const z = {
+    geometry: zone.geometry,
+    lengthIn: zone.lengthIn ?? undefined,
+    spacingIn: zone.spacingIn,
+    patternStarts: zone.pattern?.starts,
+  };
   return { lengthIn: lengthOfLines(z, t, quilt), starts: startsIn(z, t, quilt) };
 }
 

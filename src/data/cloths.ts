@@ -46,7 +46,7 @@ export async function updateBatting(
   return rows.length === 1;
 }
 
-/** Puts a cloth, ruler or yarn away or takes it out again; quilts that use it keep it, and what ships stays. How many were. */
+/** Puts a cloth, ruler, yarn or pattern away or takes it out again; quilts that use it keep it, and what ships stays. How many were. */
 export async function setClothArchived(
   sql: Sql,
   table: AwayKind,
@@ -55,7 +55,7 @@ export async function setClothArchived(
 ): Promise<boolean> {
   const rows = await sql`
     update ${sql(table)} set archived_at = ${away ? new Date() : null}, version = version + 1
-    where id = ${id} ${table === 'ruler' || table === 'yarn' ? sql`` : sql`and not shipped`} returning id`;
+    where id = ${id} ${table === 'fabric' || table === 'batting' ? sql`and not shipped` : sql``} returning id`;
   return rows.length === 1;
 }
 
@@ -66,5 +66,6 @@ export const readPutAway = (
   select 'fabric' as what, id, name, archived_at as at from fabric where archived_at is not null
   union all select 'batting', id, name, archived_at from batting where archived_at is not null
   union all select 'yarn', id, name, archived_at from yarn where archived_at is not null
+  union all select 'pattern', id, name, archived_at from pattern where archived_at is not null
   union all select 'ruler', id, name, archived_at from ruler where archived_at is not null
   order by at desc, name`;

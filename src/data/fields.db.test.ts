@@ -14,6 +14,7 @@ import { CAME_OUT, WAIVED } from '@/core/fields/hand-back';
 import { ZONE, ZONE_FABRIC } from '@/core/fields/zone';
 import { YARN } from '@/core/fields/yarn';
 import { OFFER, RATES } from '@/core/fields/offer';
+import { PATTERN } from '@/core/fields/pattern';
 import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
 import { EYES, POINTS } from '@/core/tables/needles';
@@ -49,6 +50,7 @@ const TABLES: Record<string, readonly Field[]> = {
   calibration: CALIBRATION,
   rates: RATES,
   offer: OFFER,
+  pattern: PATTERN,
 };
 const TYPES: Record<Field['kind'], readonly string[]> = {
   text: ['text'],

@@ -35,6 +35,10 @@ export const find = (sql: Sql, letters: string, limit: number): Promise<Found[]>
      where archived_at is null and lower(name) like ${within}
      order by lower(name) like ${begins} desc, name limit ${limit})
     union all
+    (select 'pattern', id, name, words, null from pattern
+     where archived_at is null and (lower(name) like ${within} or lower(words) like ${within})
+     order by lower(name) like ${begins} desc, name limit ${limit})
+    union all
     (select 'machine', id, name, 'throat ' || throat_in || ' in', null from machine
      where lower(name) like ${within}
      order by lower(name) like ${begins} desc, name limit ${limit})`;

@@ -28,6 +28,8 @@ import type {
   PreparedFields,
   QuiltFields,
 } from '@/core/fields/quilt';
+import type { ZonePattern } from './patterns';
+export type { StudioPattern, ZonePattern } from './patterns';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';
@@ -191,6 +193,8 @@ export interface Zone extends Omit<ZoneFields, 'yarnId'> {
   yarn: Pick<Yarn, 'id' | 'name' | 'diameterMm' | 'hex' | 'skeinM' | 'skeins'> | null;
   fabrics: ZoneFabric[];
   features: string[];
+  /** The pattern laid in it; null where it is quilted otherwise. */
+  pattern: ZonePattern | null;
   version: number;
 }
 
@@ -267,6 +271,7 @@ export interface Found {
     | 'batting'
     | 'ruler'
     | 'yarn'
+    | 'pattern'
     | 'machine'
     /** A fault or flaw by any of its names. */
     | 'sign'

@@ -6,7 +6,7 @@ import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Zone } from './types';
 
 const selectZones = (sql: Sql) => sql`
-  select ${FIELDS.filter((f) => f !== 'yarnId').map((f) => sql`z.${sql(f)}, `)} z.id, z.quilt_id, z.letter, z.geometry, z.version,
+  select ${FIELDS.filter((f) => f !== 'yarnId').map((f) => sql`z.${sql(f)}, `)} z.id, z.quilt_id, z.letter, z.geometry, z.pattern, z.version,
          (select jsonb_build_object('id', y.id, 'name', y.name, 'diameterMm', y.diameter_mm, 'hex', y.hex, 'skeinM', y.skein_m,
                                      'skeins', y.skeins)
           from yarn y where y.id = z.yarn_id) as yarn,
@@ -79,7 +79,8 @@ export async function updateZone(sql: Sql, id: string, z: ZoneWork, version: num
   // What it is in its quilt is said elsewhere, and stays where it is not given.
   const given = z.role === undefined ? FIELDS.filter((f) => f !== 'role') : FIELDS;
   const rows = await sql`
-    update zone set ${sql(stored(ZONE, z), ...given)}, version = version + 1
+    update zone set ${sql(stored(ZONE, z), ...given)}, version = version + 1,
+      pattern = case when technique = ${z.technique} then pattern end
     where id = ${id} and version = ${version} returning id`;
   if (rows.length === 0) return false;
   await sql`delete from zone_fabric where zone_id = ${id}`;
@@ -157,7 +158,7 @@ export async function setTechnique(
 ): Promise<string | null> {
   const [row] = await sql<{ quiltId: string }[]>`
     update zone set technique = ${work.technique}, spacing_in = ${work.spacingIn}, visibility = ${work.visibility},
-      smallest_radius_in = null, length_in = null, version = version + 1
+      smallest_radius_in = null, length_in = null, pattern = null, version = version + 1
     where id = ${id} and retired_at is null returning quilt_id`;
   return row?.quiltId ?? null;
 }
@@ -165,21 +166,39 @@ export async function setTechnique(
 export const readGeometry = async (sql: Sql, id: string): Promise<MultiPolygon | null> =>
   (await sql<{ geometry: MultiPolygon }[]>`select geometry from zone where id = ${id}`)[0]?.geometry ?? null;
 
+/** What was quilted in a zone before, and the version it has now: laid again by giving it back. */
+export type WorkBefore = Pick<
+  Zone,
+  'technique' | 'spacingIn' | 'smallestRadiusIn' | 'lengthIn' | 'pattern'
+> & {
+  zoneId: string;
+  version: number;
+};
+
+const asJson = (sql: Sql, value: unknown) => (value === null ? null : sql.json(value as never));
+
 /** Says what is quilted in a zone when it is still as it was seen; what it was before, or null when it was changed. */
 export async function setWork(
   sql: Sql,
   quiltId: string,
-  z: { zoneId: string; version: number; technique: string; spacingIn?: number | null },
-): Promise<{ technique: string; spacingIn: number } | null> {
-  const [was] = await sql<{ technique: string; spacingIn: number }[]>`
-    select technique, spacing_in from zone
+  z: { zoneId: string; version: number; technique: string; spacingIn?: number | null } & Partial<
+    Pick<Zone, 'smallestRadiusIn' | 'lengthIn' | 'pattern'>
+  >,
+): Promise<WorkBefore | null> {
+  const [was] = await sql<Omit<WorkBefore, 'zoneId' | 'version'>[]>`
+    select technique, spacing_in, smallest_radius_in, length_in, pattern from zone
     where id = ${z.zoneId} and quilt_id = ${quiltId} and version = ${z.version} and retired_at is null`;
   if (!was) return null;
+  // What belongs to a technique goes with it, unless it is given.
+  const kept = <T>(given: T | undefined, own: T): T | null =>
+    given !== undefined ? given : z.technique === was.technique ? own : null;
   await sql`
-    update zone set technique = ${z.technique}, spacing_in = ${z.spacingIn ?? was.spacingIn}, smallest_radius_in = null,
-      length_in = case when technique = ${z.technique} then length_in end, version = version + 1
+    update zone set technique = ${z.technique}, spacing_in = ${z.spacingIn ?? was.spacingIn},
+      smallest_radius_in = ${z.smallestRadiusIn ?? null},
+      length_in = ${kept(z.lengthIn, was.lengthIn)}, pattern = ${asJson(sql, kept(z.pattern, was.pattern))},
+      version = version + 1
     where id = ${z.zoneId}`;
-  return was;
+  return { ...was, zoneId: z.zoneId, version: z.version + 1 };
 }
 
 /** Says what a zone is in its quilt; false when it is gone. */

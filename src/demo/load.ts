@@ -35,6 +35,9 @@ import { readMachine, upsertCalibration } from '@/data/machines';
 import { fitNeedle } from '@/data/needles';
 import { insertRuler } from '@/data/rulers';
 import { insertYarn } from '@/data/yarns';
+import { takenIn } from '@/actions/patterns';
+import { insertPattern } from '@/data/patterns';
+import { demoPatterns } from './patterns';
 import { readPreferences } from '@/data/preferences';
 import { insertRound, upsertProof } from '@/data/tests';
 import { readZones } from '@/data/zones';
@@ -104,6 +107,8 @@ async function insertWorkroom(tx: Sql): Promise<string> {
     await tx`insert into batting (id, kind, name) values (${uuidv7()}, ${kind}, ${name})`;
   for (const r of demoRulers) await insertRuler(tx, uuidv7(), r);
   for (const y of demoYarns) await insertYarn(tx, uuidv7(), y);
+  for (const { svg, ...p } of demoPatterns)
+    await insertPattern(tx, { ...p, id: uuidv7(), ...takenIn({ svg, widthIn: p.widthIn }) });
   await upsertCalibration(tx, uuidv7(), machineId, 'speed-dial', demoSpeedDial);
   await upsertCalibration(tx, uuidv7(), machineId, 'top-dial', demoTopDial);
   await fitNeedle(

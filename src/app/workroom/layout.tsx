@@ -7,6 +7,7 @@ const PARTS = [
   ['cloth', 'Fabric and batting'],
   ['yarn', 'Yarn'],
   ['rulers', 'Rulers'],
+  ['patterns', 'Patterns'],
   ['preferences', 'How we work'],
   ['rates', 'Rates'],
   ['learned', 'Learned'],

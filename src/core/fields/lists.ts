@@ -81,7 +81,7 @@ export const SOURCES = ['predicted', 'proven', 'learned'] as const;
 export type Source = (typeof SOURCES)[number];
 
 /** What can be put away and brought back. */
-export const AWAY_KINDS = ['fabric', 'batting', 'ruler', 'yarn'] as const;
+export const AWAY_KINDS = ['fabric', 'batting', 'ruler', 'yarn', 'pattern'] as const;
 export type AwayKind = (typeof AWAY_KINDS)[number];
 
 /** How busy a cloth looks, from 0. */

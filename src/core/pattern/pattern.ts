@@ -74,16 +74,7 @@ const ANY_MACHINE = {
  * @throws CoreError `not-a-drawing`, `one-drawing` when none or two are given, `size-unknown`, `size-impossible`.
  */
 export function measurePattern(request: PatternRequest): Pattern {
-  const { strokes, x0, y0, across, down, unitIn } = drawn(request);
-  const [sx, sy] = scales(request, across, down, unitIn);
-  const scaled = joined(
-    strokes.map((s) => ({
-      ...s,
-      pieces: s.pieces.map((p) => p.map(([x, y]): XY => [(x - x0) * sx, (y - y0) * sy]) as unknown as Piece),
-    })),
-  );
-  const traces = scaled.map((s) => trace(s, TOLERANCE_IN));
-  const [widthIn, heightIn] = [across * sx, down * sy];
+  const { scaled, traces, widthIn, heightIn } = atSize(request);
   const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
   const lengthIn = traces.reduce((sum, t) => sum + lengthOf(t.points), 0);
   const bends = traces.flatMap((t) => t.bends).filter((b) => b.radius < STRAIGHT_IN);
@@ -123,6 +114,45 @@ export function measurePattern(request: PatternRequest): Pattern {
     spi,
     ...(request.yarnMm === undefined ? {} : { couching: couched(request.yarnMm, minRadiusIn, spots) }),
     cautions,
+  };
+}
+
+/** One repeat as it is sewn, at its size. */
+export interface PatternLines {
+  /** Each without lifting, inches from the repeat's upper left corner. */
+  runs: XY[][];
+  widthIn: number;
+  heightIn: number;
+  /** A repeat ends where the next begins: a row is sewn without lifting. */
+  goesOn: boolean;
+}
+
+/** The lines of one repeat at the size asked for. @throws CoreError as `measurePattern`. */
+export function patternLines(request: PatternRequest): PatternLines {
+  const { scaled, traces, widthIn, heightIn } = atSize(request);
+  return {
+    runs: traces.map((t) => t.points),
+    widthIn,
+    heightIn,
+    goesOn: startsOf(scaled, widthIn, 2) < 2 * scaled.length,
+  };
+}
+
+/** What is drawn, at the size asked for. */
+function atSize(request: PatternRequest) {
+  const { strokes, x0, y0, across, down, unitIn } = drawn(request);
+  const [sx, sy] = scales(request, across, down, unitIn);
+  const scaled = joined(
+    strokes.map((s) => ({
+      ...s,
+      pieces: s.pieces.map((p) => p.map(([x, y]): XY => [(x - x0) * sx, (y - y0) * sy]) as unknown as Piece),
+    })),
+  );
+  return {
+    scaled,
+    traces: scaled.map((s) => trace(s, TOLERANCE_IN)),
+    widthIn: across * sx,
+    heightIn: down * sy,
   };
 }
 

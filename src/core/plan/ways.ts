@@ -22,7 +22,13 @@ interface Laid {
   bands: readonly (readonly [number, number])[];
   axis: 0 | 1;
 }
-type Mapped = { geometry: MultiPolygon; lengthIn?: number; spacingIn?: number };
+type Mapped = {
+  geometry: MultiPolygon;
+  lengthIn?: number;
+  spacingIn?: number;
+  /** Starts of a pattern that is laid in it, counted there. */
+  patternStarts?: number;
+};
 
 /** Less of a piece in a pass is no work of its own, inches. */
 const LEAST_IN = 0.25;
@@ -31,7 +37,13 @@ const ways = new WeakMap<MultiPolygon, Map<string, WayThrough>>();
 
 /** The way through a zone. What was found for a shape is kept with it: a page asks for it more than once. */
 export function wayThrough(z: Mapped, t: Pick<Technique, 'routed' | 'leftOpen'>, laid: Laid): WayThrough {
-  const key = JSON.stringify([t.routed, t.leftOpen, t.routed === 'arcs' ? z.spacingIn : 0, laid]);
+  const key = JSON.stringify([
+    t.routed,
+    t.leftOpen,
+    t.routed === 'arcs' ? z.spacingIn : 0,
+    z.patternStarts ?? null,
+    laid,
+  ]);
   const kept = ways.get(z.geometry) ?? new Map<string, WayThrough>();
   ways.set(z.geometry, kept);
   const found = kept.get(key) ?? lookFor(z, t, laid);
@@ -45,6 +57,7 @@ function lookFor(
   { quilt, bands, axis }: Laid,
 ): WayThrough {
   if (t.leftOpen) return { routes: [], starts: 0, freeEnds: 0, againShare: null };
+  if (z.patternStarts) return { routes: [], starts: z.patternStarts, freeEnds: 0, againShare: null };
   if (t.routed) {
     const routes = zoneRoutes({
       geometry: z.geometry,

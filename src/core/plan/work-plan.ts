@@ -31,6 +31,8 @@ export interface PlannedZone {
   technique: string;
   spacingIn: number;
   lengthIn?: number;
+  /** Starts of a pattern that is laid in it. */
+  patternStarts?: number;
   sandwich: Sandwich;
   setup: {
     top: Thread & { id: string };

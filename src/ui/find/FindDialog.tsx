@@ -14,6 +14,7 @@ const GROUP: Record<Found['kind'], string> = {
   batting: 'Battings',
   ruler: 'Rulers',
   yarn: 'Yarns',
+  pattern: 'Patterns',
   machine: 'Machines',
   sign: 'Faults and flaws, in the fault book',
   term: 'Words of the trade',
@@ -31,6 +32,8 @@ const hrefOf = (f: Found): string => {
       return `/workroom/rulers?ruler=${f.id}`;
     case 'yarn':
       return `/workroom/yarn?yarn=${f.id}`;
+    case 'pattern':
+      return `/workroom/patterns?pattern=${f.id}`;
     case 'machine':
       return '/workroom/machine';
     case 'sign':

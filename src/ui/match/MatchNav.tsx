@@ -2,6 +2,7 @@ import { Link } from '@/ui/kit/Link';
 
 export const MATCH_VIEWS = [
   { part: '/motifs', label: 'What to quilt' },
+  { part: '/pattern', label: 'Patterns' },
   { part: '', label: 'This zone' },
   { part: '/whole', label: 'Whole quilt' },
   { part: '/colours', label: 'Colours' },

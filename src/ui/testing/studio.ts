@@ -77,6 +77,7 @@ export const aZone = (part: Partial<Zone> = {}): Zone => ({
   letter: 'A',
   geometry: [[rect(0, 0, 64, 8)]],
   yarn: null,
+  pattern: null,
   fabrics: [
     {
       fabricId: 'fabric-1',
