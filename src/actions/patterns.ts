@@ -3,7 +3,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { PATTERN, type PatternFields } from '@/core/fields/pattern';
 import { stored } from '@/core/fields/stored';
 import { CoreError } from '@/core/notes';
-import { atWidth, layPattern, type PatternLayout, type PatternUnit } from '@/core/pattern/lay';
+import { atWidth, layPattern, openBetween, type PatternLayout, type PatternUnit } from '@/core/pattern/lay';
 import { measurePattern, patternLines, type PatternRequest } from '@/core/pattern/pattern';
 import {
   insertPattern,
@@ -41,8 +41,9 @@ const kept = (n: number) => Math.round(n * FINE) / FINE;
 
 /** What a drawing comes to: its lines at width 1, and what is measured of them at the width asked for. */
 export function takenIn(request: PatternRequest): { unit: PatternUnit; measured: PatternMeasured } {
-  const { lengthIn, widthIn, heightIn, starts, minRadiusIn, points, sewnTwicePct, largestGapIn } =
-    measurePattern({ ...request, repeat: { columns: 1, rows: 1 } });
+  const { lengthIn, widthIn, heightIn, starts, minRadiusIn, points, sewnTwicePct } = measurePattern(request);
+  // What lies open is told of a pattern among its own repeats.
+  const { largestGapIn } = measurePattern({ ...request, repeat: { columns: 3, rows: 3 } });
   const lines = patternLines(request);
   return {
     unit: {
@@ -151,7 +152,7 @@ export const quiltPattern = (context: Context, input: unknown): Promise<Result<{
           zoneId: form.zoneId,
           version: form.version,
           technique: 'guided-pattern',
-          spacingIn: Math.max(0.05, fine(at.largestGapIn)),
+          spacingIn: Math.max(0.05, fine(openBetween(at.largestGapIn, form))),
           smallestRadiusIn: at.minRadiusIn === null ? null : Math.max(0.01, fine(at.minRadiusIn)),
           lengthIn: fine(laid.lengthIn),
           pattern: own,

@@ -214,6 +214,10 @@ export function secondLoading(
   };
 }
 
+/** How wide it lies open between repeats and rows: what one pattern leaves, and what lies between its rows (at most). */
+export const openBetween = (largestGapIn: number, { rowGapIn }: Pick<PatternLayout, 'rowGapIn'>): number =>
+  largestGapIn + Math.max(0, rowGapIn);
+
 /** What is measured of a pattern at one width, at another: lengths, radii and gaps grow with it, counts stay. */
 export const atWidth = <M extends { lengthIn: number; minRadiusIn: number | null; largestGapIn: number }>(
   measured: M & { widthIn: number },

@@ -99,7 +99,7 @@ export const MARKERS = table<Marker>('Marking tool', [
     lastsDays: 4,
     lasts: 'days',
     offBy: 'a damp cloth',
-    risk: 'Little.',
+    risk: 'Little can go wrong.',
     riskRank: 1,
   }),
   tool({
@@ -120,7 +120,7 @@ export const MARKERS = table<Marker>('Marking tool', [
     lastsDays: 2,
     lasts: '1 to 3 days',
     offBy: 'steam',
-    risk: 'Little.',
+    risk: 'Little can go wrong.',
     riskRank: 1,
     draws: ['ticks', 'spine'],
   }),

@@ -9,6 +9,7 @@ import {
   fittingScales,
   layPattern,
   linesSvg,
+  openBetween,
   type PatternLayout,
   rowsInPasses,
   secondLoading,
@@ -113,18 +114,20 @@ export function ZonePatternScreen({
       <section aria-label={`${pattern.name} in ${zone.name}`}>
         <LayoutFields layout={layout} onChange={setLayout} heightShare={pattern.unit.heightShare} />
         {fitting.length > 0 && (
-          <Taps
-            label="Comes out whole at"
-            value={String(fitting.findIndex((f) => Math.abs(f.widthIn - layout.widthIn) < 0.005))}
-            onChange={(v) => {
-              const f = fitting[Number(v)]!;
-              setLayout({ ...layout, widthIn: f.widthIn, rowGapIn: f.rowGapIn });
-            }}
-            options={fitting.map((f, i) => ({
-              value: String(i),
-              label: `${inch(f.widthIn)}: ${f.columns} × ${f.rows}`,
-            }))}
-          />
+          <div className="mt-2">
+            <Taps
+              label="Comes out whole at"
+              value={String(fitting.findIndex((f) => Math.abs(f.widthIn - layout.widthIn) < 0.005))}
+              onChange={(v) => {
+                const f = fitting[Number(v)]!;
+                setLayout({ ...layout, widthIn: f.widthIn, rowGapIn: f.rowGapIn });
+              }}
+              options={fitting.map((f, i) => ({
+                value: String(i),
+                label: `${inch(f.widthIn)}: ${f.columns} × ${f.rows}`,
+              }))}
+            />
+          </div>
         )}
         {typeof laid === 'string' ? (
           <p role="alert" className="mt-3 font-medium text-weld-text">
@@ -238,7 +241,7 @@ function Told({
 }) {
   const at = atWidth({ ...pattern.measured, widthIn: pattern.widthIn }, layout.widthIn);
   const heightIn = pattern.unit.heightShare * layout.widthIn;
-  const open = Math.max(at.largestGapIn, layout.rowGapIn);
+  const open = openBetween(at.largestGapIn, layout);
   const { left, top } = laid.cut;
   const whole = left === 0 && top === 0;
   const passes =
