@@ -52,6 +52,7 @@ import { readDrawer, readFitted, readFittedIn, readNeedles } from '@/data/needle
 import { readPastWork } from '@/data/past';
 import { readPreferences } from '@/data/preferences';
 import { readPattern, readPatterns } from '@/data/patterns';
+import { readFirstAndLatest, readPractice } from '@/data/practice';
 import { readPrepared } from '@/data/prepared';
 import { readClientNames, readFramed, readRack, readTakenInLately, readWithdrawn } from '@/data/quilts';
 import { readRulers } from '@/data/rulers';
@@ -155,6 +156,8 @@ const QUERIES = {
   readPreferences: query(readPreferences),
   readPattern: query(readPattern),
   readPatterns: query(readPatterns),
+  readFirstAndLatest: query(readFirstAndLatest),
+  readPractice: query(readPractice),
   readPrepared: query(readPrepared),
   readClientNames: query(readClientNames),
   readFramed: query(readFramed),

@@ -23,6 +23,7 @@ import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
 import * as marking from './marking';
 import * as patterns from './patterns';
+import * as practice from './practice';
 import * as prepared from './prepared';
 import * as quilts from './quilts';
 import * as searches from './searches';
@@ -141,6 +142,8 @@ export const COMMANDS = {
   tryMarker: command(marking.TryMarker, marking.tryMarker),
   keepPattern: command(patterns.KeepPattern, patterns.keepPattern),
   quiltPattern: command(patterns.QuiltPattern, patterns.quiltPattern),
+  keepPractice: command(practice.KeepPractice, practice.keepPractice),
+  takeBackPractice: command(practice.TakeBackPractice, practice.takeBackPractice),
   keepPrepared: command(prepared.KeepPrepared, prepared.keepPrepared),
 
   quiltZones: command(motifs.QuiltZones, motifs.quiltZones),

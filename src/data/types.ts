@@ -30,6 +30,7 @@ import type {
 } from '@/core/fields/quilt';
 import type { ZonePattern } from './patterns';
 export type { StudioPattern, ZonePattern } from './patterns';
+export type { PracticeRun } from './practice';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';

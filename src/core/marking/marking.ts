@@ -103,10 +103,10 @@ const TRAIT_WORDS: Readonly<Record<MarkTrait, string>> = {
   satin: 'not on satin',
   pile: 'not on pile or a nap',
   batik: 'not on batik',
-  lame: 'not on metallic cloth',
+  lame: 'not on metallic fabric',
   knit: 'not on a knit',
   lofty: 'not over so thick a batting',
-  unwashed: 'it must be rinsed out, and this cloth is not washed',
+  unwashed: 'it must be rinsed out, and this fabric is not washed',
 };
 
 /** Why a tool does not do; null when it does. */

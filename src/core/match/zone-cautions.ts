@@ -46,7 +46,7 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
     cautions.push({
       code: 'stretchy-top',
       severity: 'note',
-      text: 'This cloth stretches: it may be pushed into waves ahead of the foot.',
+      text: 'This fabric stretches: it may be pushed into waves ahead of the foot.',
       act: 'Float it, outline the blocks first, or interface it before piecing.',
     });
   const batting = battings.get(zone.battingId, 'zone.battingId');

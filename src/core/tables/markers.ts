@@ -98,7 +98,7 @@ export const MARKERS = table<Marker>('Marking tool', [
     shows: ['mid', 'dark'],
     lastsDays: 4,
     lasts: 'days',
-    offBy: 'a damp cloth',
+    offBy: 'a damp sponge',
     risk: 'Little can go wrong.',
     riskRank: 1,
   }),

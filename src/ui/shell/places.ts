@@ -15,4 +15,5 @@ export const PLACES: readonly Place[] = [
   { href: '/shelf', label: 'Thread shelf' },
   { href: '/workroom', label: 'Workroom', first: '/workroom/machine' },
   { href: '/faults', label: 'Fault book' },
+  { href: '/practice', label: 'Practice', wide: true },
 ];

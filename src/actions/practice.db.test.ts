@@ -1,0 +1,61 @@
+import { DRILLS } from '@/core/practice/drills';
+import { readMachines } from '@/data/machines';
+import { readFirstAndLatest, readPractice } from '@/data/practice';
+import { type TestDatabase } from '@/data/test-database';
+import { demoDatabase } from '@/demo/testing/demo-database';
+import { thisContext } from './context';
+import { keepPractice, takeBackPractice } from './practice';
+import { key, paths, value } from './testing/answers';
+
+let base: TestDatabase;
+beforeAll(async () => {
+  base = await demoDatabase('practice');
+});
+afterAll(() => base.end());
+
+const path = (inPerS = 2) => {
+  const [a, b] = DRILLS.get('line').line;
+  return Array.from({ length: 100 }, (_, i) => ({
+    tMs: (10 * i * 6.8) / inPerS,
+    xIn: a![0] + ((b![0] - a![0]) * i) / 99,
+    yIn: a![1],
+  }));
+};
+const form = async (part: object = {}) => ({
+  key: key(),
+  drill: 'line',
+  machineId: (await readMachines(base.sql))[0]!.id,
+  mode: 'idling',
+  spi: 10,
+  path: path(),
+  ...part,
+});
+
+test('a drill is judged again on the server and kept; sent twice it is kept once', async () => {
+  const sent = await form();
+  const one = value(await keepPractice(thisContext(), sent));
+  expect(value(await keepPractice(thisContext(), sent))).toEqual(one);
+  const runs = await readPractice(base.sql);
+  expect(runs).toHaveLength(1);
+  expect(runs[0]!.judged.donePct).toBe(100);
+  expect(await readFirstAndLatest(base.sql, 'line')).toBeNull();
+});
+
+test('first and latest are compared; a run taken back counts no more, and counts again', async () => {
+  const { id } = value(await keepPractice(thisContext(), await form({ path: path(3) })));
+  expect((await readFirstAndLatest(base.sql, 'line'))!.latest.id).toBe(id);
+  value(await takeBackPractice(thisContext(), { key: key(), id, back: true }));
+  expect(await readFirstAndLatest(base.sql, 'line')).toBeNull();
+  value(await takeBackPractice(thisContext(), { key: key(), id, back: false }));
+  expect(await readPractice(base.sql)).toHaveLength(2);
+});
+
+test.each([
+  ['a drill nobody knows', { drill: 'juggling' }, 'drill'],
+  ['a stranger’s machine', { machineId: '0192f0c0-0000-7000-8000-000000000000' }, 'machineId'],
+  ['no line', { path: [] }, 'path'],
+  ['times that fall', { path: path().reverse() }, 'path'],
+])('%s is refused at its field', async (_, part, at) => {
+  const said = paths(await keepPractice(thisContext(), await form(part)));
+  expect(said[0]!.split('.')[0]).toBe(at);
+});

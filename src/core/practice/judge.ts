@@ -1,0 +1,182 @@
+import type { XY } from '../geometry/polygon';
+import { type PathPoint, type Regulated, regulated, type RegulatorRequest } from '../machine/regulator';
+import { tQuantile } from '../statistics/normal';
+import { type Drill, DRILLS } from './drills';
+
+/** What a drill came to. */
+export interface Judged extends Regulated {
+  /** Mean distance from the line, and what nineteen twentieths keep to, inches. */
+  offIn: number;
+  widestIn: number;
+  /** Share of the line that was come by within a quarter inch. */
+  donePct: number;
+  /** Unevenness of the hands' speed, coefficient of variation. */
+  speedCvPct: number;
+  /** Tremor: the root mean square of what a fifth of a second of smoothing takes away, thousandths of an inch. */
+  wobbleMil: number;
+  /** Of the points to rest in, how many were rested in; null where there are none. */
+  rested: { of: number; in: number } | null;
+  /** One thing to try next. */
+  tryNext: string;
+}
+
+const NEAR_IN = 0.25;
+const STEP_MS = 20;
+const SMOOTH_MS = 200;
+/** A rest is slower than this near its point, in/s. */
+const REST_IN_PER_S = 0.4;
+const REST_NEAR_IN = 0.2;
+
+/** The distance of a point from a line of points. */
+function awayFrom([px, py]: XY, line: readonly XY[]): number {
+  let best = Infinity;
+  for (let i = 1; i < line.length; i++) {
+    const [ax, ay] = line[i - 1]!;
+    const [dx, dy] = [line[i]![0] - ax, line[i]![1] - ay];
+    const long2 = dx * dx + dy * dy;
+    const t = long2 > 0 ? Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / long2)) : 0;
+    best = Math.min(best, Math.hypot(px - ax - t * dx, py - ay - t * dy));
+  }
+  return best;
+}
+
+/** A path at even times. */
+function resampled(path: readonly PathPoint[]): XY[] {
+  const out: XY[] = [];
+  let i = 1;
+  for (let t = path[0]!.tMs; t <= path.at(-1)!.tMs; t += STEP_MS) {
+    while (path[i]!.tMs < t) i++;
+    const [a, b] = [path[i - 1]!, path[i]!];
+    const k = Math.max(0, Math.min(1, (t - a.tMs) / (b.tMs - a.tMs)));
+    out.push([a.xIn + (b.xIn - a.xIn) * k, a.yIn + (b.yIn - a.yIn) * k]);
+  }
+  return out;
+}
+
+/** Points of a line at even distances. */
+function spread(line: readonly XY[], stepIn: number): XY[] {
+  const out: XY[] = [line[0]!];
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [line[i - 1]!, line[i]!];
+    const n = Math.ceil(Math.hypot(b[0] - a[0], b[1] - a[1]) / stepIn);
+    for (let k = 1; k <= n; k++) out.push([a[0] + ((b[0] - a[0]) * k) / n, a[1] + ((b[1] - a[1]) * k) / n]);
+  }
+  return out;
+}
+
+function wobbleOf(points: readonly XY[]): number {
+  const half = Math.round(SMOOTH_MS / STEP_MS / 2);
+  let [sum, n] = [0, 0];
+  for (let i = half; i < points.length - half; i++) {
+    const near = points.slice(i - half, i + half + 1);
+    const mean = [0, 1].map((k) => near.reduce((s, p) => s + p[k as 0 | 1], 0) / near.length);
+    // What a curve bows by over the same stretch is no tremor.
+    const bow = [0, 1].map((k) => (near[0]![k as 0 | 1] + near.at(-1)![k as 0 | 1]) / 2);
+    const off = Math.hypot(points[i]![0] - mean[0]!, points[i]![1] - mean[1]!);
+    const curve = Math.hypot(bow[0]! - mean[0]!, bow[1]! - mean[1]!) / 2;
+    sum += Math.max(0, off - curve) ** 2;
+    n++;
+  }
+  return n > 0 ? 1000 * Math.sqrt(sum / n) : 0;
+}
+
+/**
+ * What a drawn drill came to, through the regulator of a machine: evenness, speed, what the needle could not follow, facets;
+ * how well the line was kept, tremor, rests in the points; and one thing to try next.
+ * @throws CoreError `unknown-id` for the drill, and what `regulated` refuses a path for.
+ */
+export function judge(drillId: string, request: RegulatorRequest): Judged {
+  const drill = DRILLS.get(drillId, 'drill');
+  const sewn = regulated(request);
+  const points = resampled(request.path);
+  const path = request.path.map((p): XY => [p.xIn, p.yIn]);
+  const off = spread(path, 0.05)
+    .map((p) => awayFrom(p, drill.line))
+    .sort((a, b) => a - b);
+  const goals = spread(drill.line, 0.1);
+  const speeds = points
+    .slice(1)
+    .map((p, i) => (Math.hypot(p[0] - points[i]![0], p[1] - points[i]![1]) / STEP_MS) * 1000);
+  const mean = speeds.reduce((a, b) => a + b, 0) / (speeds.length || 1);
+  const variance = speeds.reduce((s, v) => s + (v - mean) ** 2, 0) / (speeds.length || 1);
+  const told: Omit<Judged, 'tryNext'> = {
+    ...sewn,
+    offIn: off.reduce((a, b) => a + b, 0) / off.length,
+    widestIn: off[Math.floor(0.95 * (off.length - 1))]!,
+    donePct: (100 * goals.filter((g) => awayFrom(g, path) <= NEAR_IN).length) / goals.length,
+    speedCvPct: mean > 0 ? (100 * Math.sqrt(variance)) / mean : 0,
+    wobbleMil: wobbleOf(points),
+    rested: restsOf(drill, points, speeds),
+  };
+  return { ...told, tryNext: tryNext(told, drill) };
+}
+
+const restsOf = ({ rests }: Drill, points: readonly XY[], speeds: readonly number[]): Judged['rested'] =>
+  rests.length === 0
+    ? null
+    : {
+        of: rests.length,
+        in: rests.filter((r) =>
+          speeds.some(
+            (v, i) =>
+              v < REST_IN_PER_S && Math.hypot(points[i]![0] - r[0], points[i]![1] - r[1]) < REST_NEAR_IN,
+          ),
+        ).length,
+      };
+
+/** The one thing that would help most. */
+function tryNext(j: Omit<Judged, 'tryNext'>, drill: Drill): string {
+  if (j.donePct < 80) return 'Go the whole way once, however slowly: the end is where the hands tire.';
+  if (j.outsidePct > 10 && j.cvPct > 20)
+    return `The needle could not follow a tenth of it: stay under ${j.meanInPerS.toFixed(1)} in a second, and count aloud.`;
+  if (j.rested && j.rested.in < j.rested.of)
+    return 'Stop in every point and count one before you turn: the needle catches up, and the point stays sharp.';
+  if (j.widestIn > 0.2)
+    return drill.beside.length > 0
+      ? 'Look at the gap and not at the needle, half an inch ahead.'
+      : 'Look half an inch ahead of the needle, to where you are going.';
+  if (j.facetedPct > 15)
+    return 'Slower in the tight places, or one stitch more to the inch: the curves show corners.';
+  if (j.speedCvPct > 35) return 'Keep one speed: hum something slow, and move with it.';
+  if (j.wobbleMil > 12)
+    return 'Loosen the grip, elbows at your sides: move from the body, not from the wrists.';
+  return 'That is even. Draw it a third smaller, or a little faster.';
+}
+
+/** How a number moved from the first runs to the latest. */
+export interface Trend {
+  first: number;
+  latest: number;
+  /** Better or worse with 95 % certainty, else not to be told yet. */
+  word: 'better' | 'worse' | 'unsure';
+  runs: number;
+}
+
+/**
+ * Whether a drill is done better than at first: the first third of its runs against the latest third, by Welch's t test.
+ * @param values oldest first; the less the better. Fewer than six runs tell nothing.
+ */
+export function trendOf(values: readonly number[]): Trend | null {
+  const n = Math.floor(values.length / 3);
+  if (n < 1) return null;
+  const stat = (xs: readonly number[]) => {
+    const mean = xs.reduce((a, b) => a + b, 0) / xs.length;
+    return { mean, v: xs.reduce((s, x) => s + (x - mean) ** 2, 0) / Math.max(1, xs.length - 1) / xs.length };
+  };
+  const [a, b] = [stat(values.slice(0, n)), stat(values.slice(-n))];
+  const out = { first: a.mean, latest: b.mean, runs: values.length };
+  if (n < 2 || a.v + b.v <= 0) return { ...out, word: 'unsure' };
+  const freedom = (a.v + b.v) ** 2 / (a.v ** 2 / (n - 1) + b.v ** 2 / (n - 1));
+  const t = (a.mean - b.mean) / Math.sqrt(a.v + b.v);
+  const sure = tQuantile(0.975, freedom);
+  return { ...out, word: t > sure ? 'better' : t < -sure ? 'worse' : 'unsure' };
+}
+
+/** The usual speed of a hand in a technique, as its drills tell it; null from fewer than three. */
+export function usualSpeed(speeds: readonly number[]): { inPerS: number; sdLn: number; runs: number } | null {
+  if (speeds.length < 3) return null;
+  const ln = speeds.map(Math.log);
+  const mean = ln.reduce((a, b) => a + b, 0) / ln.length;
+  const sd = Math.sqrt(ln.reduce((s, x) => s + (x - mean) ** 2, 0) / (ln.length - 1));
+  return { inPerS: Math.exp(mean), sdLn: sd, runs: speeds.length };
+}
