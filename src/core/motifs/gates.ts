@@ -32,28 +32,44 @@ export function refusalOf(
   m: Motif,
   relaxed: Relaxed = null,
 ): Refusal | null {
-  const no = (code: string, text: string): Refusal => ({ code, text });
-  const t = techniques.get(m.id);
-  const { machine, preferences } = request;
-  const limit = q.gapLimitIn;
-  if (m.kind === 'none') {
-    if (relaxed !== 'feature' && z.features.includes('full-area'))
-      return no('full-area', 'A full area must be quilted down.');
-    if (m.id === 'ditch' && !SEAM_ROLES.includes(z.role))
-      return no('no-seam', 'There is no seam inside it to follow.');
-    if (m.id === 'outline' && !FIGURE_ROLES.includes(z.role))
-      return no('no-figure', 'There is no figure in it to go round.');
-    if (z.role === 'motif' && preferences?.motifs === 'down')
-      return no('school', 'This studio quilts motifs down.');
-    if (m.id === 'open' && preferences?.motifs === 'outline')
-      return no('school', 'This studio leaves nothing open.');
-    const open = m.id === 'outline' ? z.openIn / 2 : z.openIn;
-    if (relaxed !== 'batting' && open > limit + 1e-9)
-      return no('batting-gap', `It would lie open ${inch(open)} wide; this batting allows ${inch(limit)}.`);
-    if (m.narrowIn !== null && z.narrowIn < m.narrowIn)
-      return no('too-narrow', `It is ${inch(z.narrowIn)} wide; an outline needs ${inch(m.narrowIn)}.`);
-    return null;
-  }
+  return m.kind === 'none'
+    ? unsewnRefusal(request, q, z, m, relaxed)
+    : (workRefusal(request, q, z, m) ??
+        toolRefusal(request, z, m, relaxed) ??
+        sizeRefusal(request, q, z, m, relaxed));
+}
+
+const no = (code: string, text: string): Refusal => ({ code, text });
+
+/** Left open, ditch only or an outline: whether what stays unsewn may. */
+function unsewnRefusal(
+  { preferences }: MotifsRequest,
+  { gapLimitIn: limit }: QuiltFacts,
+  z: ZoneFacts,
+  m: Motif,
+  relaxed: Relaxed,
+): Refusal | null {
+  if (relaxed !== 'feature' && z.features.includes('full-area'))
+    return no('full-area', 'A full area must be quilted down.');
+  if (m.id === 'ditch' && !SEAM_ROLES.includes(z.role))
+    return no('no-seam', 'There is no seam inside it to follow.');
+  if (m.id === 'outline' && !FIGURE_ROLES.includes(z.role))
+    return no('no-figure', 'There is no figure in it to go round.');
+  if (z.role === 'motif' && preferences?.motifs === 'down')
+    return no('school', 'This studio quilts motifs down.');
+  if (m.id === 'open' && preferences?.motifs === 'outline')
+    return no('school', 'This studio leaves nothing open.');
+  const open = m.id === 'outline' ? z.openIn / 2 : z.openIn;
+  if (relaxed !== 'batting' && open > limit + 1e-9)
+    return no('batting-gap', `It would lie open ${inch(open)} wide; this batting allows ${inch(limit)}.`);
+  if (m.narrowIn !== null && z.narrowIn < m.narrowIn)
+    return no('too-narrow', `It is ${inch(z.narrowIn)} wide; an outline needs ${inch(m.narrowIn)}.`);
+  return null;
+}
+
+/** What is only done where it is asked for, or where a machine can. */
+function workRefusal(request: MotifsRequest, q: QuiltFacts, z: ZoneFacts, m: Motif): Refusal | null {
+  const { machine } = request;
   const wished = z.zone.wish?.includes(m.id) ?? false;
   if (m.id === 'follow-print' && !z.zone.lines) return no('no-lines', 'It has no print or lines to follow.');
   if (m.id === 'couching' && !wished) return no('not-asked', 'Nobody wished for a yarn.');
@@ -70,6 +86,11 @@ export function refusalOf(
         `A row of ${inch(machine.rowIn)} is deeper than a pass of ${inch(q.depthIn)}.`,
       );
   }
+  return null;
+}
+
+/** Rulers that are owned, and where they lie flat. */
+function toolRefusal({ machine }: MotifsRequest, z: ZoneFacts, m: Motif, relaxed: Relaxed): Refusal | null {
   const ruler = RULERS[m.id];
   if (ruler && relaxed !== 'ruler') {
     if (machine?.rulers && !ruler.some((r) => machine.rulers!.includes(r)))
@@ -77,8 +98,19 @@ export function refusalOf(
     if (machine?.feet && !machine.feet.some((f) => f === 'ruler' || f === 'closed'))
       return no('no-ruler', 'No ruler foot or closed foot: no ruler is moved.');
   }
-  if (relaxed !== 'feature' && t.rulerMoves && z.features.includes('raised-applique'))
+  if (relaxed !== 'feature' && techniques.get(m.id).rulerMoves && z.features.includes('raised-applique'))
     return no('raised-ruler', 'A ruler does not lie flat over raised appliqué.');
+  return null;
+}
+
+/** Spacings this hand keeps, the batting allows and the zone has room for. */
+function sizeRefusal(
+  request: MotifsRequest,
+  { gapLimitIn: limit }: QuiltFacts,
+  z: ZoneFacts,
+  m: Motif,
+  relaxed: Relaxed,
+): Refusal | null {
   const hand = HAND[levelOf(request, m.id)];
   if (relaxed !== 'hand' && m.g![1] < hand.leastIn)
     return no(
@@ -90,12 +122,9 @@ export function refusalOf(
     return no('batting-gap', `It is at least ${inch(least)} apart; this batting allows ${inch(limit)}.`);
   if (m.id === 'ruler-arcs' && z.shape === 'compact') {
     const chord = chordOf(z);
-    if (chord < m.g![0])
-      return no(
-        'too-narrow',
-        `Arcs along its edges would be ${inch(chord)} long; ${inch(m.g![0])} is the least.`,
-      );
-    return null;
+    return chord < m.g![0]
+      ? no('too-narrow', `Arcs along its edges would be ${inch(chord)} long; ${inch(m.g![0])} is the least.`)
+      : null;
   }
   if (z.narrowIn < m.k * least - 1e-9)
     return no('too-narrow', `It is ${inch(z.narrowIn)} wide; this needs ${inch(m.k * least)}.`);

@@ -112,9 +112,37 @@ export function fitDay(
       `Loading, rolling and what is begun take ${(stays / HOUR).toFixed(1)} hours by themselves: give more.`,
       'hours',
     );
-  const q = quiltFacts(request);
   const facts = zoneFacts(request);
-  const found = zones.flatMap((zone) => {
+  // Harm in a large zone is seen more.
+  const roots = new Map(facts.map((f) => [f.zone.id, Math.sqrt(f.areaIn2)]));
+  const mean = [...roots.values()].reduce((a, b) => a + b, 0) / Math.max(1, roots.size);
+  const weightOf = (id: string) => 0.4 + (0.6 * (roots.get(id) ?? mean)) / mean;
+  const { saving, better } = sorted(triedIn(request, facts, zones), weightOf);
+  const list = saving.sort((a, b) => a.harm / a.gainMin - b.harm / b.gainMin);
+  return {
+    overMin: nowMin - targetMin,
+    changes: list,
+    fit: fitting(list, nowMin - targetMin),
+    better: better.sort((a, b) => a.harm / Math.max(1, -a.gainMin) - b.harm / Math.max(1, -b.gainMin)),
+  };
+}
+
+/** A zone with what it is now and what it could be, weighed. */
+interface Tried {
+  zone: FitZone;
+  now: Weighed;
+  to: Weighed;
+  minutes: number;
+}
+
+/** Everything that could be quilted in each zone that is not begun: larger scales of its own, and other techniques. */
+function triedIn(
+  request: MotifsRequest,
+  facts: ReturnType<typeof zoneFacts>,
+  zones: readonly FitZone[],
+): Tried[] {
+  const q = quiltFacts(request);
+  return zones.flatMap((zone) => {
     const z = facts.find((f) => f.zone.id === zone.id);
     const motif = MOTIFS.find(zone.technique);
     if (!z || !motif || zone.fixed) return [];
@@ -132,17 +160,17 @@ export function fitDay(
     ];
     return tried.map((w) => ({ zone, now, to: w, minutes: w.work.minutes * measure }));
   });
-  // Harm in a large zone is seen more.
-  const roots = new Map(facts.map((f) => [f.zone.id, Math.sqrt(f.areaIn2)]));
-  const mean = [...roots.values()].reduce((a, b) => a + b, 0) / Math.max(1, roots.size);
-  const weightOf = (id: string) => 0.4 + (0.6 * (roots.get(id) ?? mean)) / mean;
-  const changes = new Map<string, FitChange>();
+}
+
+/** What saves time, the cheapest harm a minute of each zone and kind; and what is better for an hour at most. */
+function sorted(found: readonly Tried[], weightOf: (id: string) => number) {
+  const saving = new Map<string, FitChange>();
   const better = new Map<string, FitChange>();
+  const rate = (c: FitChange) => c.harm / c.gainMin;
   for (const { zone, now, to, minutes } of found) {
     const gainMin = zone.minutes - minutes;
     const harm = to.score - now.score;
-    const same = to.motif.id === zone.technique && (to.spacingIn ?? zone.spacingIn) === zone.spacingIn;
-    if (same) continue;
+    if (to.motif.id === zone.technique && (to.spacingIn ?? zone.spacingIn) === zone.spacingIn) continue;
     const kind = kindOf(zone.technique, to);
     const change: FitChange = {
       zone: zone.id,
@@ -153,25 +181,14 @@ export function fitDay(
       harm: (LEAST_HARM[kind] + Math.max(0, harm)) * weightOf(zone.id),
       why: whyOf(now, to),
     };
-    const key = `${zone.id} ${change.kind}`;
-    const rate = (c: FitChange) => c.harm / c.gainMin;
-    const known = changes.get(key);
-    if (gainMin >= LEAST_MIN && (!known || rate(change) < rate(known))) changes.set(key, change);
-    if (harm < -0.1 && -gainMin <= HOUR && -gainMin >= LEAST_MIN) {
-      const was = better.get(zone.id);
-      if (!was || harm < was.harm)
-        better.set(zone.id, { ...change, kind: 'richer', harm, why: whyOf(to, now) });
-    }
+    const key = `${zone.id} ${kind}`;
+    const known = saving.get(key);
+    if (gainMin >= LEAST_MIN && (!known || rate(change) < rate(known))) saving.set(key, change);
+    const was = better.get(zone.id);
+    if (harm < -0.1 && -gainMin <= HOUR && -gainMin >= LEAST_MIN && (!was || harm < was.harm))
+      better.set(zone.id, { ...change, kind: 'richer', harm, why: whyOf(to, now) });
   }
-  const list = [...changes.values()].sort((a, b) => a.harm / a.gainMin - b.harm / b.gainMin);
-  return {
-    overMin: nowMin - targetMin,
-    changes: list,
-    fit: fitting(list, nowMin - targetMin),
-    better: [...better.values()].sort(
-      (a, b) => a.harm / Math.max(1, -a.gainMin) - b.harm / Math.max(1, -b.gainMin),
-    ),
-  };
+  return { saving: [...saving.values()], better: [...better.values()] };
 }
 
 const round = (g: number) => Math.round(g * 16) / 16;

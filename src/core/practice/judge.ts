@@ -12,7 +12,7 @@ export interface Judged extends Regulated {
   donePct: number;
   /** Unevenness of the hands' speed, coefficient of variation. */
   speedCvPct: number;
-  /** Tremor: the root mean square of what a fifth of a second of smoothing takes away, thousandths of an inch. */
+  /** Tremor: the root mean square of what is left beside a fifth of a second's curve, thousandths of an inch. */
   wobbleMil: number;
   /** Of the points to rest in, how many were rested in; null where there are none. */
   rested: { of: number; in: number } | null;
@@ -22,7 +22,8 @@ export interface Judged extends Regulated {
 
 const NEAR_IN = 0.25;
 const STEP_MS = 20;
-const SMOOTH_MS = 200;
+/** Hands keep so far under what the needle can follow. */
+const HEADROOM = 0.9;
 /** A rest is slower than this near its point, in/s. */
 const REST_IN_PER_S = 0.4;
 const REST_NEAR_IN = 0.2;
@@ -64,17 +65,17 @@ function spread(line: readonly XY[], stepIn: number): XY[] {
   return out;
 }
 
+/** What is left when a parabola is laid through eleven places, which bends as a curve does (Savitzky and Golay, 1964). */
+const PARABOLA = [-36, 9, 44, 69, 84, 89, 84, 69, 44, 9, -36].map((w) => w / 429);
+
 function wobbleOf(points: readonly XY[]): number {
-  const half = Math.round(SMOOTH_MS / STEP_MS / 2);
+  const half = (PARABOLA.length - 1) / 2;
   let [sum, n] = [0, 0];
   for (let i = half; i < points.length - half; i++) {
-    const near = points.slice(i - half, i + half + 1);
-    const mean = [0, 1].map((k) => near.reduce((s, p) => s + p[k as 0 | 1], 0) / near.length);
-    // What a curve bows by over the same stretch is no tremor.
-    const bow = [0, 1].map((k) => (near[0]![k as 0 | 1] + near.at(-1)![k as 0 | 1]) / 2);
-    const off = Math.hypot(points[i]![0] - mean[0]!, points[i]![1] - mean[1]!);
-    const curve = Math.hypot(bow[0]! - mean[0]!, bow[1]! - mean[1]!) / 2;
-    sum += Math.max(0, off - curve) ** 2;
+    const [x, y] = [0, 1].map((k) =>
+      PARABOLA.reduce((s, w, m) => s + w * points[i - half + m]![k as 0 | 1], 0),
+    );
+    sum += (points[i]![0] - x!) ** 2 + (points[i]![1] - y!) ** 2;
     n++;
   }
   return n > 0 ? 1000 * Math.sqrt(sum / n) : 0;
@@ -108,7 +109,8 @@ export function judge(drillId: string, request: RegulatorRequest): Judged {
     wobbleMil: wobbleOf(points),
     rested: restsOf(drill, points, speeds),
   };
-  return { ...told, tryNext: tryNext(told, drill) };
+  const most = (HEADROOM * request.machine.maxSpm) / 60 / request.spi;
+  return { ...told, tryNext: tryNext(told, drill, most) };
 }
 
 const restsOf = ({ rests }: Drill, points: readonly XY[], speeds: readonly number[]): Judged['rested'] =>
@@ -125,10 +127,10 @@ const restsOf = ({ rests }: Drill, points: readonly XY[], speeds: readonly numbe
       };
 
 /** The one thing that would help most. */
-function tryNext(j: Omit<Judged, 'tryNext'>, drill: Drill): string {
+function tryNext(j: Omit<Judged, 'tryNext'>, drill: Drill, most: number): string {
   if (j.donePct < 80) return 'Go the whole way once, however slowly: the end is where the hands tire.';
-  if (j.outsidePct > 10 && j.cvPct > 20)
-    return `The needle could not follow a tenth of it: stay under ${j.meanInPerS.toFixed(1)} in a second, and count aloud.`;
+  if (j.outsidePct > 10 && j.meanInPerS > 0.8 * most)
+    return `The needle could not follow ${Math.round(j.outsidePct)} % of it: stay under ${most.toFixed(1)} in/s, and count aloud.`;
   if (j.rested && j.rested.in < j.rested.of)
     return 'Stop in every point and count one before you turn: the needle catches up, and the point stays sharp.';
   if (j.widestIn > 0.2)
@@ -138,7 +140,7 @@ function tryNext(j: Omit<Judged, 'tryNext'>, drill: Drill): string {
   if (j.facetedPct > 15)
     return 'Slower in the tight places, or one stitch more to the inch: the curves show corners.';
   if (j.speedCvPct > 35) return 'Keep one speed: hum something slow, and move with it.';
-  if (j.wobbleMil > 12)
+  if (j.wobbleMil > 10)
     return 'Loosen the grip, elbows at your sides: move from the body, not from the wrists.';
   return 'That is even. Draw it a third smaller, or a little faster.';
 }

@@ -201,6 +201,13 @@ function remark(
       code: 'fewer-would-do',
       text: `${fmt(usual)} instead of ${fmt(out.spi)} stitches per inch: the ${radiusIn === null ? 'line holds as well' : `curve stays ${out.curve}`}, and it unpicks sooner.`,
     });
+  remarkSpeed(out, hand);
+  remarkHoles(out, request, heldFrom);
+}
+
+/** Hands against needle: outrun, idling in the usual speed, a rate set by hand, slow to unpick. */
+function remarkSpeed(out: Regulation, hand: number) {
+  const { reasons, cautions } = out;
   if (hand > out.maxInPerS)
     cautions.push({
       code: 'hand-outruns-needle',
@@ -226,6 +233,11 @@ function remark(
       code: 'slow-unpicking',
       text: `${fmt(out.spi)} per inch takes ${(out.spi / 11).toFixed(1)} times as long to unpick as 11.`,
     });
+}
+
+/** Holes in fabric that keeps them. */
+function remarkHoles(out: Regulation, request: RegulateRequest, heldFrom: number | null) {
+  const { cautions } = out;
   if (request.needleNm == null || holeMemory(request.top ?? []) < KEEPS_HOLES) return;
   const share = perforation(request.needleNm, out.spi);
   const percent = (x: number) => `${(x * 100).toFixed(0)} %`;

@@ -68,7 +68,8 @@ describe('the studio’s patterns', () => {
 });
 
 describe('a drawing file is known by what it holds', () => {
-  const file = (text: string, name: string) => Object.assign(new Blob([text]), { name, text: () => Promise.resolve(text) });
+  const file = (text: string, name: string) =>
+    Object.assign(new Blob([text]), { name, text: () => Promise.resolve(text) });
   test('SVG and DXF, whatever they are called', async () => {
     expect(await fileText(file('<?xml?><svg xmlns=""/>', 'a.txt'))).toMatchObject({
       ok: true,

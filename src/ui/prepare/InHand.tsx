@@ -12,6 +12,7 @@ export function InHandLine({
   marginIn,
   length,
   battings = [],
+  own = '',
   map,
 }: {
   what: string;
@@ -21,6 +22,8 @@ export function InHandLine({
   length: (inches: number) => string;
   /** Battings by whose names pieces may be called. */
   battings?: readonly BattingAtHand[];
+  /** What a piece is that is not called anything. */
+  own?: string;
   /** The quilt, to show joins on. */
   map?: DrawnMap;
 }) {
@@ -39,7 +42,7 @@ export function InHandLine({
     );
   if (pieces.length === 0) return null;
   const { fits, joined, lacks } = inHand(quilt, marginIn, pieces);
-  const kinds = (joined?.indexes ?? []).map((i) => battingNamed(pieces[i]!.name, battings));
+  const kinds = (joined?.indexes ?? []).map((i) => battingNamed(pieces[i]!.name || own, battings));
   const known = kinds.filter((k) => k !== undefined);
   const gap = known.length > 0 ? strictestIn(known) : null;
   const name = (i: number) => `${length(pieces[i]!.widthIn)} × ${length(pieces[i]!.lengthIn)}`;

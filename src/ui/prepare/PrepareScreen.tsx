@@ -192,6 +192,7 @@ export function PrepareScreen({
         <div className="mt-2 space-y-1" aria-live="polite">
           <InHandLine
             battings={battings}
+            own={batting}
             map={map}
             what="batting"
             text={String(values.battingHere ?? '')}
