@@ -11,7 +11,7 @@ test('a drawing is taken in, found by its words, laid in a zone at a whole scale
   await awake(page);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Add a drawing' }).click();
-  const choose = page.getByLabel('Drawing');
+  const choose = page.getByLabel('Drawing', { exact: true });
   await choose.setInputFiles({ name: 'letter.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('words') });
   await expect(page.getByRole('alert')).toContainText('neither an SVG nor a DXF');
   await choose.setInputFiles({ name: 'neap.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(WAVE) });
