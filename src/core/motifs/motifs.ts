@@ -97,7 +97,10 @@ function heldOf(request: MotifsRequest, q: QuiltFacts, zones: readonly ZoneFacts
         `${techniques.get(m.id).label} has no spacing.`,
         `zones.${i}.hold.spacingIn`,
       );
-    const all = m.g ? weighZone(request, q, z).all.filter((w) => w.motif.id === m.id) : [];
+    const all =
+      m.g && hold.spacingIn === undefined
+        ? weighZone(request, q, z).all.filter((w) => w.motif.id === m.id)
+        : [];
     const g =
       m.g === null ? null : (hold.spacingIn ?? all[0]?.spacingIn ?? techniques.get(m.id).usualSpacingIn);
     held.set(i, weigh(request, q, z, m, g));

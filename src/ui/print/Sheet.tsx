@@ -6,6 +6,7 @@ import { PrintButton } from './PrintButton';
 export function Sheet({ title, back, children }: { title: string; back: string; children: ReactNode }) {
   return (
     <div className="mx-auto max-w-[820px] bg-[#fff] px-8 py-6 text-[#000] print:max-w-none print:p-0">
+      <style>{'@media print { @page { margin: 12mm } }'}</style>
       <div className="mb-4 flex gap-3 print:hidden">
         <PrintButton />
         <ButtonLink href={back} look="quiet">

@@ -98,7 +98,7 @@ export function MarkingStripSheets() {
           return (
             <svg
               key={i}
-              className="mt-4 block break-after-page bg-white print:mt-0"
+              className="mt-4 block break-after-page bg-white last:break-after-auto print:mt-0"
               style={{ width: `${inside}mm`, height: `${height}mm` }}
               viewBox={`0 0 ${inside} ${height}`}
               role="img"

@@ -16,7 +16,7 @@ import { readPieces } from '@/core/backing/read-pieces';
 import { coneName } from '@/actions/zone-brief';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import type { ZoneMarking } from '@/actions/marking';
-import { markingLine } from '@/core/marking/marking';
+import { markedWords } from '@/core/marking/marking';
 import { endsLine } from '@/core/stitch/ends';
 import { lengthText } from '@/core/units/length-text';
 import { DrawingSvg } from '@/ui/draw/Marks';
@@ -220,16 +220,20 @@ function Rows({ rows }: { rows: readonly (readonly [string, string])[] }) {
   );
 }
 
-/** What has to be marked while the top still lies flat. */
-const markedBefore = (
+/** What is marked while the top still lies flat, and what as each pass comes up. */
+const markedRows = (
   zones: Loaded['view']['zones'],
   marking: readonly ZoneMarking[],
 ): (readonly [string, string])[] => {
   const before = marking.filter((m) => m.picks[0]?.when === 'before-loading');
   const letter = (id: string) => zones.find((z) => z.id === id)?.letter ?? '';
-  return before.length === 0
-    ? []
-    : [['Mark first', before.map((m) => `${letter(m.zoneId)}: ${m.picks[0]!.marker.label}`).join('; ')]];
+  const later = marking.filter((m) => m.picks[0]?.when === 'at-machine');
+  const named = (list: typeof before) =>
+    list.map((m) => `${letter(m.zoneId)}: ${markedWords(m.marks)}, ${m.picks[0]!.marker.label}`).join('; ');
+  return [
+    ...(before.length > 0 ? [['Mark first', named(before)] as const] : []),
+    ...(later.length > 0 ? [['Mark as it comes', named(later)] as const] : []),
+  ];
 };
 
 function loading({ view, machine, plan, preferences, prepared, marking }: Loaded) {
@@ -264,7 +268,7 @@ function loading({ view, machine, plan, preferences, prepared, marking }: Loaded
                   : 'upright, its top edge to the leader'
                 : 'cannot be planned',
             ],
-            ...markedBefore(zones, marking),
+            ...markedRows(zones, marking),
             ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
             ['Watch for', quilt.watch || 'nothing said'],
             ...(view.conditions.length > 0
@@ -403,12 +407,7 @@ const endsIn = (plan: Loaded['plan'], zoneId: string) => {
   return planned ? endsLine(planned.ends) : '';
 };
 
-const markingIn = (marking: readonly ZoneMarking[], zoneId: string) => {
-  const m = marking.find((x) => x.zoneId === zoneId);
-  return m ? markingLine(m) : '';
-};
-
-function cards({ view, machine, scales, settings, preferences, plan, marking }: Loaded) {
+function cards({ view, machine, scales, settings, preferences, plan }: Loaded) {
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const done = view.zones.filter((z) => view.setups.has(z.id));
   if (done.length === 0) return <p>No zone has a set-up yet.</p>;
@@ -427,7 +426,7 @@ function cards({ view, machine, scales, settings, preferences, plan, marking }: 
               scales,
               settings.get(z.id),
               preferences.tensionSchool,
-              [endsIn(plan, z.id), markingIn(marking, z.id)].filter(Boolean).join(' '),
+              endsIn(plan, z.id),
             ),
           )}
           title={`Setting card of zone ${z.letter}, ${z.name}`}
