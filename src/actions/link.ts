@@ -80,6 +80,38 @@ export async function keepReadings(context: Context, input: unknown): Promise<Re
   return checked.ok ? takeIn(context, checked.value.text) : checked;
 }
 
+/** The line of some frames, thinned to what a picture shows. */
+const thinned = (frames: readonly { x: number; y: number }[]) =>
+  simplify(
+    frames.map(({ x, y }) => ({ x, y })),
+    NEAR_IN,
+    true,
+  ).map((p) => [p.x, p.y] as const);
+
+/** A fault the machine told of in a frame, as an entry of the log; null where it told of none. */
+function faultIn(
+  run: NonNullable<Awaited<ReturnType<typeof lockRun>>>,
+  f: NonNullable<ReturnType<typeof frameIn>>,
+  now: Date,
+): LogEntry | null {
+  const sign = f.event && AS_FAULT[f.event];
+  return sign
+    ? {
+        id: uuidv5(`${f.event} ${f.t}`, run.id),
+        quiltId: run.quiltId,
+        kind: 'fault',
+        at: now.toISOString(),
+        symptoms: [sign],
+        xIn: f.x,
+        yIn: f.y,
+        note: `Told by the machine after ${f.n} stitches.`,
+        ...(run.pass ? { pass: run.pass } : {}),
+        ...(run.coneId ? { thread: run.coneId, stabilise: run.stabilise } : {}),
+        stitches: f.n,
+      }
+    : null;
+}
+
 /** Takes in what a machine sent: a head, then readings. What came before counts once; a broken thread raises a fault by itself. */
 export async function takeIn(context: Context, text: string): Promise<Result<LinkAnswer>> {
   const [first = '', ...lines] = text.split('\n').filter((l) => l.trim() !== '');
@@ -109,38 +141,14 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
       if (run.quiltId !== head.quiltId) return refuse('This run belongs to another quilt.', 'run');
       const fresh = frames.filter((f) => f.t > run.summary.lastT);
       const summary = withFrames(run.summary, fresh, run.limitInPerS);
-      const path = simplify(
-        fresh.map(({ x, y }) => ({ x, y })),
-        NEAR_IN,
-        true,
-      ).map((p) => [p.x, p.y] as const);
       if (fresh.length > 0) {
-        await addPiece(tx, run.id, run.pieces, summary, path);
-        if (head.raw === true)
-          await addRaw(
-            tx,
-            run.id,
-            run.pieces,
-            fresh.map((f) => JSON.stringify(f)),
-          );
+        await addPiece(tx, run.id, run.pieces, summary, thinned(fresh));
+        const lines = fresh.map((f) => JSON.stringify(f));
+        if (head.raw === true) await addRaw(tx, run.id, run.pieces, lines);
       }
       for (const f of fresh) {
-        const sign = f.event && AS_FAULT[f.event];
-        if (!sign) continue;
-        const entry: LogEntry = {
-          id: uuidv5(`${f.event} ${f.t}`, run.id),
-          quiltId: run.quiltId,
-          kind: 'fault',
-          at: context.now.toISOString(),
-          symptoms: [sign],
-          xIn: f.x,
-          yIn: f.y,
-          note: `Told by the machine after ${f.n} stitches.`,
-          ...(run.pass ? { pass: run.pass } : {}),
-          ...(run.coneId ? { thread: run.coneId, stabilise: run.stabilise } : {}),
-          stitches: f.n,
-        };
-        await addTo(tx, run.id, entry);
+        const entry = faultIn(run, f, context.now);
+        if (entry) await addTo(tx, run.id, entry);
       }
       return done({
         stitches: summary.stitches,

@@ -123,6 +123,10 @@ function asNow(doc: Record<string, unknown> | null): Record<string, unknown> | n
   };
 }
 
+/** The studio's ways in a file; one older than a preference takes its usual. */
+const preferencesOf = (given: object) =>
+  check(SetPreferences, { ...usualValues(PREFERENCES), ...given, key: uuidv7(), version: 0 });
+
 /** The document with every entry checked, or what is wrong and where. */
 async function readDocument(text: string): Promise<Result<Document>> {
   let json: unknown;
@@ -138,13 +142,7 @@ async function readDocument(text: string): Promise<Result<Document>> {
   const problems: Problem[] = [];
   const out: Record<string, unknown> = { preferences: null };
   if (doc.preferences != null) {
-    const preferences = await check(SetPreferences, {
-      // A file older than a preference takes its usual.
-      ...usualValues(PREFERENCES),
-      ...(doc.preferences as object),
-      key: uuidv7(),
-      version: 0,
-    });
+    const preferences = await preferencesOf(doc.preferences as object);
     if (preferences.ok) out.preferences = preferences.value;
     else problems.push(...preferences.problems.map((p) => ({ ...p, path: `preferences.${p.path}` })));
   }
@@ -184,6 +182,15 @@ const differing = (here: readonly Cone[], there: readonly ConeOfFile[]) => {
     return c && a !== b && (a === null || b === null || Math.abs(a - b) > 0.5) ? [{ c, a, b }] : [];
   });
 };
+
+/** Which cones the file knows otherwise, in words. */
+function otherMetres(other: ReturnType<typeof differing>): string {
+  const m = (x: number | null) => (x === null ? 'not counted' : `${Math.round(x)} m`);
+  const named = other
+    .slice(0, MOST_NAMED)
+    .map(({ c, a, b }) => `${c.line} ${c.colour} (here ${m(a)}, file ${m(b)})`);
+  return `The file knows other metres of ${other.length} ${other.length === 1 ? 'cone' : 'cones'}: ${named.join(', ')}${other.length > MOST_NAMED ? ' …' : ''}. Say whether they stay as they are here.`;
+}
 
 const MEANINGS: Meanings = {
   cone_line_colour_key: ['cones', 'A cone of the file has the line and colour of another one on the shelf.'],
@@ -236,16 +243,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       for (const y of doc.yarns) await putRow(tx, 'yarn', y, YARN_FIELDS);
       const here = await readAllCones(tx);
       const other = differing(here, doc.cones);
-      if (other.length > 0 && !form.metres) {
-        const m = (x: number | null) => (x === null ? 'not counted' : `${Math.round(x)} m`);
-        const named = other
-          .slice(0, MOST_NAMED)
-          .map(({ c, a, b }) => `${c.line} ${c.colour} (here ${m(a)}, file ${m(b)})`);
-        return refuse(
-          `The file knows other metres of ${other.length} ${other.length === 1 ? 'cone' : 'cones'}: ${named.join(', ')}${other.length > MOST_NAMED ? ' …' : ''}. Say whether they stay as they are here.`,
-          'metres',
-        );
-      }
+      if (other.length > 0 && !form.metres) return refuse(otherMetres(other), 'metres');
       const present = new Map(here.map((c) => [c.id, c]));
       for (const t of doc.cones) {
         const c = present.get(t.id);

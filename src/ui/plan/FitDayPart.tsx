@@ -93,9 +93,11 @@ export function FitDayPart({
         <p className="pb-2 text-20">
           The quilt takes <b>{hours(now)} h</b>
           {day &&
-            (day.overMin > 0.5
-              ? `, ${hours(day.overMin)} h too many`
-              : `, ${hours(-day.overMin)} h are left`)}
+            (Math.abs(day.overMin) < 3
+              ? ', just what there is'
+              : day.overMin > 0.5
+                ? `, ${hours(day.overMin)} h too many`
+                : `, ${hours(-day.overMin)} h are left`)}
           .
         </p>
       </div>
