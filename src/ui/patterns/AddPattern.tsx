@@ -13,7 +13,11 @@ import { UnitDrawing } from './UnitDrawing';
 import { usePattern } from './use-pattern';
 
 const FORM = formFields(PATTERN);
-type Drawing = { name: string; source: Pick<PatternRequest, 'svg' | 'dxf'> };
+type Drawing = {
+  file: string;
+  given: { name: string; words: string; widthIn: number };
+  source: Pick<PatternRequest, 'svg' | 'dxf'>;
+};
 
 /** A drawing chosen or dropped, measured as its width is typed, and kept. */
 export function AddPattern({ onClose }: { onClose: () => void }) {
@@ -24,16 +28,20 @@ export function AddPattern({ onClose }: { onClose: () => void }) {
     const read = await fileText(file);
     if (!read.ok) return setProblem(read.message);
     setProblem(null);
-    setDrawing({ name: file.name.replace(/\.[^.]+$/u, ''), source: read.source });
+    setDrawing({
+      file: file.name,
+      given: read.given ?? { name: file.name.replace(/\.[^.]+$/u, ''), words: '', widthIn: 8 },
+      source: read.source,
+    });
   };
   if (drawing)
     return (
       <RecordDialog
         title="Keep this drawing"
-        about={drawing.name}
+        about={drawing.file}
         onClose={onClose}
         specs={FORM}
-        initial={{ ...usualValues(PATTERN), name: drawing.name, widthIn: 8 }}
+        initial={{ ...usualValues(PATTERN), ...drawing.given }}
         fixed={{ version: 0, ...drawing.source }}
         act={doors.keepPattern}
         onDone={onClose}
@@ -46,7 +54,7 @@ export function AddPattern({ onClose }: { onClose: () => void }) {
       open
       onOpenChange={(open) => !open && onClose()}
       title="Add a drawing"
-      about="One repeat as lines: an SVG or a DXF file."
+      about="One repeat as lines: an SVG or a DXF file, or a pattern another studio gave you."
     >
       <label
         className="mt-3 flex min-h-[160px] cursor-pointer flex-col items-center justify-center gap-2 border-2 border-dashed border-rule bg-sunk p-4 text-center"
@@ -59,7 +67,7 @@ export function AddPattern({ onClose }: { onClose: () => void }) {
         <span className="font-medium">Drop the file here, or choose it</span>
         <input
           type="file"
-          accept=".svg,.dxf,image/svg+xml"
+          accept=".svg,.dxf,.json,image/svg+xml"
           aria-label="Drawing"
           onChange={(e) => void take(e.target.files?.[0])}
         />

@@ -5,6 +5,7 @@ import { doors } from '@/actions/doors';
 import { PATTERN } from '@/core/fields/pattern';
 import { linesSvg } from '@/core/pattern/lay';
 import { searchPatterns } from '@/core/pattern/search';
+import { sharedPatternFile } from '@/core/pattern/shared-file';
 import type { StudioPattern } from '@/data/types';
 import { saveFile } from '@/ui/draw/save-drawing';
 import { Button } from '@/ui/kit/Button';
@@ -24,23 +25,22 @@ const WISHES = [
   ['leastRadiusIn', 'Curves at least, in'],
   ['mostGapIn', 'Open at most, in'],
 ] as const;
-/** One repeat at its usual width, for any program that reads SVG. */
-const savePattern = ({ name, unit, widthIn }: StudioPattern) =>
-  saveFile(
-    new Blob(
-      [
-        linesSvg(
-          unit.runs.map((run) => run.map(([x, y]) => [x * widthIn, y * widthIn] as const)),
-          [0, 0],
-          widthIn,
-          unit.heightShare * widthIn,
-        ),
-      ],
-      { type: 'image/svg+xml' },
-    ),
-    name,
-    'svg',
+/** One repeat at its usual width. */
+const svgOf = ({ unit, widthIn }: StudioPattern) =>
+  linesSvg(
+    unit.runs.map((run) => run.map(([x, y]) => [x * widthIn, y * widthIn] as const)),
+    [0, 0],
+    widthIn,
+    unit.heightShare * widthIn,
   );
+/** For any program that reads SVG; or with its words, for another studio. */
+const savePattern = (p: StudioPattern, as: 'svg' | 'json') => {
+  const { name, words, widthIn } = p;
+  const svg = svgOf(p);
+  const text = as === 'svg' ? svg : sharedPatternFile({ name, words, widthIn, svg });
+  const type = as === 'svg' ? 'image/svg+xml' : 'application/json';
+  saveFile(new Blob([text], { type }), name, as);
+};
 const inch = (n: number) => `${Number(n.toFixed(2))} in`;
 
 /** The studio's patterns: found by words, height, curves and openness; taken in from drawings. */
@@ -97,7 +97,7 @@ export function PatternsScreen({ patterns }: { patterns: StudioPattern[] }) {
           <p role="status" className="mt-2 text-13 text-ink2">
             {shown.length} of {patterns.length} {patterns.length === 1 ? 'pattern' : 'patterns'}
           </p>
-          <ul className="grid gap-x-6 lg:grid-cols-2">
+          <ul className="grid gap-x-6 2xl:grid-cols-2">
             {shown.map((p) => (
               <li key={p.id} id={p.id} className="flex min-h-[84px] items-center gap-4 border-t py-2">
                 <UnitDrawing unit={p.unit} />
@@ -113,9 +113,16 @@ export function PatternsScreen({ patterns }: { patterns: StudioPattern[] }) {
                     {!p.unit.goesOn && ` · ${p.unit.runs.length} starts a repeat`}
                   </span>
                 </p>
-                <Button look="quiet" aria-label={`${p.name} as SVG`} onClick={() => savePattern(p)}>
-                  SVG
-                </Button>
+                {(['svg', 'json'] as const).map((as) => (
+                  <Button
+                    key={as}
+                    look="quiet"
+                    aria-label={as === 'svg' ? `${p.name} as SVG` : `Give ${p.name} to another studio`}
+                    onClick={() => savePattern(p, as)}
+                  >
+                    {as === 'svg' ? 'SVG' : 'Give'}
+                  </Button>
+                ))}
                 <RowActs kind="pattern" id={p.id} name={p.name} onChange={() => setEditing(p)} />
               </li>
             ))}

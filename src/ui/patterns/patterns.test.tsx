@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { doors } from '@/actions/doors';
 import { rect } from '@/core/geometry/polygon';
 import type { PatternUnit } from '@/core/pattern/lay';
+import { sharedPatternFile } from '@/core/pattern/shared-file';
 import type { StudioPattern } from '@/data/types';
 import { fill } from '@/ui/testing/fill';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
@@ -79,6 +80,16 @@ describe('a drawing file is known by what it holds', () => {
       ok: true,
       source: { dxf: expect.any(String) as string },
     });
+  });
+  test('a pattern another studio gave brings its words; one of a newer program is told', async () => {
+    const given = { name: 'Gift', words: 'kind', widthIn: 5, svg: '<svg viewBox="0 0 5 1"/>' };
+    expect(await fileText(file(sharedPatternFile(given), 'gift.json'))).toEqual({
+      ok: true,
+      source: { svg: given.svg },
+      given: { name: 'Gift', words: 'kind', widthIn: 5 },
+    });
+    const newer = sharedPatternFile(given).replace('"version": 1', '"version": 7');
+    expect(await fileText(file(newer, 'gift.json'))).toMatchObject({ ok: false });
   });
   test('what is neither, and what is far too large, is told by its name', async () => {
     const none = await fileText(file('just words', 'letter.svg'));
