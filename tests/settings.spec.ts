@@ -56,13 +56,16 @@ test('every setting of the studio changes what the pages say', async () => {
       if (['name', 'town', 'currency', 'labelRule'].includes(f.id)) continue;
       const column = snake(f.id);
       const own = now![column] as unknown;
-      const others: unknown[] = f.choices
-        ? f.choices.map((c) => c.value).filter((v) => v !== own)
-        : f.kind === 'numbers'
-          ? [(own as number[]).map((h) => Math.max(0, h - 2))]
-          : f.range![1] <= 1 || f.id === 'needleWarnShare'
-            ? [f.range![0]]
-            : [f.range![0], f.range![1]];
+      const others: unknown[] =
+        f.kind === 'checks'
+          ? [f.choices!.slice(-1).map((c) => c.value)]
+          : f.choices
+            ? f.choices.map((c) => c.value).filter((v) => v !== own)
+            : f.kind === 'numbers'
+              ? [(own as number[]).map((h) => Math.max(0, h - 2))]
+              : f.range![1] <= 1 || f.id === 'needleWarnShare'
+                ? [f.range![0]]
+                : [f.range![0], f.range![1]];
       let acted = false;
       for (const value of others) {
         await sql`update preferences set ${sql({ [column]: value, ...(beside[f.id] ?? {}) } as Record<string, string>)}`;
