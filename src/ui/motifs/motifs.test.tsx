@@ -1,6 +1,7 @@
 import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { doors } from '@/actions/doors';
+import { rect } from '@/core/geometry/polygon';
 import { motifs, type MotifsAnswer } from '@/core/motifs/motifs';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { shapeNumbers } from '@/core/motifs/zone-shape';
@@ -17,17 +18,7 @@ jest.mock('./use-motifs', () => ({
   },
 }));
 
-const square = (x: number, y: number, w: number, h: number) =>
-  [
-    [
-      [
-        [x, y],
-        [x + w, y],
-        [x + w, y + h],
-        [x, y + h],
-      ],
-    ],
-  ] as never;
+const square = (x: number, y: number, w: number, h: number) => [[rect(x, y, w, h)]];
 const zones = [
   aZone({ id: 'zone-a', letter: 'A', name: 'Border', geometry: square(0, 0, 60, 8), version: 3 }),
   aZone({ id: 'zone-b', letter: 'B', name: 'Centre', geometry: square(0, 8, 60, 52), version: 5 }),

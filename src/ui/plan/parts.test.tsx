@@ -1,6 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { doors } from '@/actions/doors';
+import { rect } from '@/core/geometry/polygon';
 import type { ZoneMarking } from '@/actions/marking';
 import { markingFor } from '@/core/marking/marking';
 import { shapeNumbers } from '@/core/motifs/zone-shape';
@@ -25,17 +26,7 @@ jest.mock('./use-fit-day', () => ({
 }));
 
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
-const square = (x: number, y: number, w: number, h: number) =>
-  [
-    [
-      [
-        [x, y],
-        [x + w, y],
-        [x + w, y + h],
-        [x, y + h],
-      ],
-    ],
-  ] as never;
+const square = (x: number, y: number, w: number, h: number) => [[rect(x, y, w, h)]];
 
 describe('fit the day', () => {
   const zones = [
