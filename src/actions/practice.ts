@@ -4,7 +4,7 @@ import simplify from 'simplify-js';
 import { v7 as uuidv7 } from 'uuid';
 import { CoreError } from '@/core/notes';
 import { DRILLS } from '@/core/practice/drills';
-import { judge, type Judged } from '@/core/practice/judge';
+import { drillRequest, judge, type Judged } from '@/core/practice/judge';
 import { MODES, type Mode } from '@/core/stitch/machine';
 import { readMachines } from '@/data/machines';
 import { insertRun, setTakenBack } from '@/data/practice';
@@ -35,8 +35,6 @@ export class KeepPractice {
 
 /** The line is kept so fine, inches. */
 const NEAR_IN = 0.01;
-/** Stitches a minute in manual mode: what suits two inches in a second. */
-const MANUAL_IN_PER_S = 2;
 
 /** Judges a drill on the server as the page did, and keeps it. */
 export const keepPractice = (
@@ -52,7 +50,7 @@ export const keepPractice = (
       const machine = (await readMachines(tx)).find((m) => m.id === machineId);
       if (!machine) return refuse('Pick the machine.', 'machineId');
       try {
-        const judged = judge(drill, { machine, mode, spi, manualSpm: MANUAL_IN_PER_S * spi * 60, path });
+        const judged = judge(drill, drillRequest(machine, mode, spi, path));
         const id = uuidv7();
         const line = simplify(
           path.map((p) => ({ x: p.xIn, y: p.yIn })),

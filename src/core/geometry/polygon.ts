@@ -47,6 +47,13 @@ export function contains(shape: MultiPolygon, [px, py]: XY): boolean {
   return inside;
 }
 
+/** Distance from a point to a straight edge, in their unit. */
+export function edgeDistance([px, py]: XY, [ax, ay]: XY, [bx, by]: XY): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const u = Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(px - ax - u * dx, py - ay - u * dy);
+}
+
 /** The smallest upright rectangle round a shape. */
 export function boundsOf(shape: MultiPolygon): { x0: number; y0: number; x1: number; y1: number } {
   const points = shape.flat(2);

@@ -1,6 +1,7 @@
 import { clipLines, linesLength } from '../geometry/clip-lines';
 import { boundsOf, type MultiPolygon, type XY } from '../geometry/polygon';
 import { CoreError } from '../notes';
+import { pathOf } from '../route/route-svg';
 
 /** A pattern as it is kept: one repeat, one wide; how high it is against that; and whether a row goes on. */
 export interface PatternUnit {
@@ -242,8 +243,6 @@ export function linesSvg(
   heightIn: number,
 ): string {
   const n = (x: number) => Number(x.toFixed(4));
-  const d = lines
-    .map((run) => run.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${n(x - x0)} ${n(y - y0)}`).join(''))
-    .join('');
+  const d = lines.map((run) => pathOf(run.map(([x, y]): XY => [x - x0, y - y0]))).join('');
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(widthIn)}in" height="${n(heightIn)}in" viewBox="0 0 ${n(widthIn)} ${n(heightIn)}"><path fill="none" stroke="#000" stroke-width="0.02" d="${d}"/></svg>`;
 }

@@ -1,5 +1,6 @@
 import { COUCHED_GAP, COUCHED_RADIUS } from '../couching/couching';
 import { gapLimitIn } from '../density/density';
+import { linesLength } from '../geometry/clip-lines';
 import type { XY } from '../geometry/polygon';
 import { type Caution, CoreError } from '../notes';
 import { MODES } from '../stitch/machine';
@@ -76,7 +77,7 @@ const ANY_MACHINE = {
 export function measurePattern(request: PatternRequest): Pattern {
   const { scaled, traces, widthIn, heightIn } = atSize(request);
   const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
-  const lengthIn = traces.reduce((sum, t) => sum + lengthOf(t.points), 0);
+  const lengthIn = linesLength(traces.map((t) => t.points));
   const bends = traces.flatMap((t) => t.bends).filter((b) => b.radius < STRAIGHT_IN);
   const minRadiusIn = tightest(bends);
 
@@ -224,9 +225,6 @@ function joined(strokes: readonly Stroke[]): Stroke[] {
 const isLoop = ({ pieces }: Stroke) =>
   pieces.length > 1 && apart(startOf(pieces[0]!), endOf(pieces.at(-1)!)) <= 1e-6;
 
-const lengthOf = (points: readonly XY[]) =>
-  points.slice(1).reduce((sum, p, i) => sum + apart(points[i]!, p), 0);
-
 /** The radius below which a twentieth of the curved length lies. */
 function tightest(bends: Trace['bends']): number | null {
   const sorted = [...bends].sort((a, b) => a.radius - b.radius);
@@ -259,7 +257,7 @@ function gapOf(traces: readonly Trace[], [w, h]: XY, [across, down]: readonly [b
   const [nx, ny] = [across ? 3 : 1, down ? 3 : 1];
   const runs = tiled(traces, [w, h], [nx, ny]);
   const field: XY = [nx * w, ny * h];
-  const length = runs.reduce((sum, r) => sum + lengthOf(r), 0);
+  const length = linesLength(runs);
   const step = Math.max(Math.max(...field) / GAP_CELLS / 2, length / 2_000_000);
   const from: XY = [across ? w : 0, down ? h : 0];
   return largestGap([...runs.flat(), ...spotsOf(runs, step).map((s) => s.at)], field, {

@@ -1,4 +1,4 @@
-import type { XY } from '../geometry/polygon';
+import { edgeDistance, type XY } from '../geometry/polygon';
 import { type PathPoint, type Regulated, regulated, type RegulatorRequest } from '../machine/regulator';
 import { tQuantile } from '../statistics/normal';
 import { type Drill, DRILLS } from './drills';
@@ -20,6 +20,17 @@ export interface Judged extends Regulated {
   tryNext: string;
 }
 
+/** In manual mode the needle is set for hands that move so fast, in/s. */
+const MANUAL_IN_PER_S = 2;
+
+/** A drawn drill as the regulator is asked about it. */
+export const drillRequest = (
+  machine: RegulatorRequest['machine'],
+  mode: RegulatorRequest['mode'],
+  spi: number,
+  path: readonly PathPoint[],
+): RegulatorRequest => ({ machine, mode, spi, manualSpm: MANUAL_IN_PER_S * spi * 60, path });
+
 const NEAR_IN = 0.25;
 const STEP_MS = 20;
 /** Hands keep so far under what the needle can follow. */
@@ -29,17 +40,8 @@ const REST_IN_PER_S = 0.4;
 const REST_NEAR_IN = 0.2;
 
 /** The distance of a point from a line of points. */
-function awayFrom([px, py]: XY, line: readonly XY[]): number {
-  let best = Infinity;
-  for (let i = 1; i < line.length; i++) {
-    const [ax, ay] = line[i - 1]!;
-    const [dx, dy] = [line[i]![0] - ax, line[i]![1] - ay];
-    const long2 = dx * dx + dy * dy;
-    const t = long2 > 0 ? Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / long2)) : 0;
-    best = Math.min(best, Math.hypot(px - ax - t * dx, py - ay - t * dy));
-  }
-  return best;
-}
+const awayFrom = (at: XY, line: readonly XY[]): number =>
+  line.reduce((best, p, i) => (i === 0 ? best : Math.min(best, edgeDistance(at, line[i - 1]!, p))), Infinity);
 
 /** A path at even times. */
 function resampled(path: readonly PathPoint[]): XY[] {

@@ -7,6 +7,7 @@ import { attempt } from '@/core/notes';
 import {
   atWidth,
   fittingScales,
+  type LaidPattern,
   layPattern,
   linesSvg,
   openBetween,
@@ -233,7 +234,7 @@ function Told({
 }: {
   pattern: StudioPattern;
   layout: PatternLayout;
-  laid: Exclude<ReturnType<typeof layPattern>, string>;
+  laid: LaidPattern;
   depthIn: number | null;
   gapLimitIn: number;
   quilt: { widthIn: number; lengthIn: number };

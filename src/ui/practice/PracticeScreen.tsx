@@ -6,7 +6,7 @@ import { doors } from '@/actions/doors';
 import type { PathPoint, RegulatorRequest } from '@/core/machine/regulator';
 import { attempt } from '@/core/notes';
 import { type Drill, DRILLS } from '@/core/practice/drills';
-import { judge, type Judged, trendOf, usualSpeed } from '@/core/practice/judge';
+import { drillRequest, judge, type Judged, trendOf, usualSpeed } from '@/core/practice/judge';
 import type { Mode } from '@/core/stitch/machine';
 import { techniques } from '@/core/tables/techniques';
 import type { Machine, PracticeRun } from '@/data/types';
@@ -21,7 +21,6 @@ import { DrawnLine, StitchedPicture } from './StitchedPicture';
 
 type Kept = Omit<PracticeRun, 'path'>;
 const SPI = 10;
-const MANUAL_IN_PER_S = 2;
 
 /** Drills drawn by hand, told through the regulator: how even, how near the line, and one thing to try next. */
 export function PracticeScreen({
@@ -40,13 +39,7 @@ export function PracticeScreen({
   const drill = DRILLS.get(drillId);
   const [mode, setMode] = useState<Mode>(machine.modes[0] ?? 'idling');
   const [path, setPath] = useState<PathPoint[] | null>(null);
-  const request: RegulatorRequest | null = path && {
-    machine,
-    mode,
-    spi: SPI,
-    manualSpm: MANUAL_IN_PER_S * SPI * 60,
-    path,
-  };
+  const request = path && drillRequest(machine, mode, SPI, path);
   const judged = request && attempt(() => judge(drill.id, request));
   const own = runs.filter((r) => r.drill === drill.id);
   return (

@@ -1,4 +1,11 @@
-import { boundsOf, contains, type MultiPolygon, ringArea, type XY } from '@/core/geometry/polygon';
+import {
+  boundsOf,
+  contains,
+  edgeDistance,
+  type MultiPolygon,
+  ringArea,
+  type XY,
+} from '@/core/geometry/polygon';
 import { polyline } from '@/ui/draw/mark';
 
 /** A zone's edge as one path in inches; holes by the even-odd rule. */
@@ -25,18 +32,11 @@ function spotOnGrid(shape: MultiPolygon, samples: number): XY | null {
       const at: XY = [x0 + ((x1 - x0) * i) / samples, y0 + ((y1 - y0) * j) / samples];
       if (!contains([largest], at)) continue;
       const edge = Math.min(
-        ...largest.flatMap((ring) => ring.map((p, k) => distance(at, p, ring[(k + 1) % ring.length]!))),
+        ...largest.flatMap((ring) => ring.map((p, k) => edgeDistance(at, p, ring[(k + 1) % ring.length]!))),
       );
       // Of places equally clear, the one nearest the middle.
       const clear = edge - 1e-3 * Math.hypot(at[0] - (x0 + x1) / 2, at[1] - (y0 + y1) / 2);
       if (!best || clear > best.clear) best = { at, clear };
     }
   return best?.at ?? null;
-}
-
-/** Distance from a point to a straight edge. */
-function distance([px, py]: XY, [ax, ay]: XY, [bx, by]: XY): number {
-  const [dx, dy] = [bx - ax, by - ay];
-  const u = Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(px - ax - u * dx, py - ay - u * dy);
 }

@@ -103,7 +103,6 @@ export function StepCard({
             onPlace={onPlace}
           />
           <p className="mt-1 text-16 leading-snug font-medium">{zone.ends}</p>
-          {zone.marking && <p className="mt-1 text-16 leading-snug max-sm:hidden">{zone.marking}</p>}
           <p className="mt-1 text-16 leading-snug text-ink2 max-sm:hidden">{safety}</p>
         </div>
         <div className="text-16 leading-snug sm:text-20">
@@ -126,6 +125,7 @@ export function StepCard({
           <p>
             <b>Bobbin:</b> {bobbinWords(step, bobbin, out)}
           </p>
+          {zone.marking && <p className="max-sm:hidden">{zone.marking}</p>}
         </div>
       </div>
     </section>

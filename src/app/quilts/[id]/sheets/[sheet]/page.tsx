@@ -62,7 +62,8 @@ export default async function SheetPage({
   params: Promise<{ id: string; sheet: string }>;
   searchParams: Promise<{ zone?: string }>;
 }) {
-  const sheet = SHEETS[(await params).sheet];
+  const name = (await params).sheet;
+  const sheet = SHEETS[name];
   if (!sheet) notFound();
   const page = await readQuiltPage({ params, searchParams });
   const [plan, measured, hand, settings, prepared, offers] = await Promise.all([
@@ -73,7 +74,11 @@ export default async function SheetPage({
     ask.readPrepared(page.view.quilt.id),
     ask.readOffers(page.view.quilt.id),
   ]);
-  const marking = await ask.readMarking(page.view, plan.plan, plan.preferences, new Date());
+  // What is marked asks for the calendar: only where it is shown.
+  const marking =
+    name === 'loading'
+      ? (await ask.readMarking(page.view, plan.plan, plan.preferences, new Date())).zones
+      : [];
   const setup = page.zone && page.view.setups.get(page.zone.id);
   const rounds = setup ? await ask.readRounds(setup.id) : [];
   const { quilt } = page.view;
@@ -82,7 +87,7 @@ export default async function SheetPage({
     ...plan,
     scales: scalesOf(measured),
     rounds,
-    marking: marking.zones,
+    marking,
     offers,
     hand,
     settings,
