@@ -3,7 +3,7 @@ import { type Caution, CoreError } from '../notes';
 import { techniques } from '../tables/techniques';
 import { refusalOf } from './gates';
 import { MOTIFS, themeWord } from './motif-table';
-import { evennessOf, nearCost, propose, type Proposal, searchOf } from './proposals';
+import { evennessOf, nearCosts, propose, type Proposal, searchOf } from './proposals';
 import { bestOfEach, cautionsOf, howOf, reasonsOf, type Weighed, weigh, weighZone, wouldFit } from './rank';
 import type { MotifsRequest } from './request';
 import { wishedDensity } from './spacings';
@@ -334,12 +334,13 @@ export function motifs(request: MotifsRequest): MotifsAnswer {
   const zones = zoneFacts(request);
   const held = heldOf(request, q, zones);
   const weighed = zones.map((z) => weighZone(request, q, z));
+  const nearCost = nearCosts(request, zones, held);
   const near = weighed.map(({ all }, i) =>
     held.size === 0
       ? all
       : all
           .map((w): Weighed => {
-            const beside = nearCost(request, zones, i, w, held);
+            const beside = nearCost(i, w);
             return beside === 0 ? w : { ...w, parts: { ...w.parts, near: beside }, score: w.score + beside };
           })
           .sort((a, b) => a.score - b.score),

@@ -374,23 +374,21 @@ export function evennessOf(
   }, 1);
 }
 
-/** Half of what a pick costs beside neighbours whose technique is held. */
-export function nearCost(
+/** What half a pick of a zone costs beside neighbours whose technique is held; the seams are looked up once. */
+export function nearCosts(
   request: MotifsRequest,
   zones: readonly ZoneFacts[],
-  z: number,
-  w: Weighed,
   held: ReadonlyMap<number, Weighed>,
-): number {
-  if (held.size === 0) return 0;
+): (z: number, w: Weighed) => number {
   const index = new Map(zones.map((x, i) => [x.zone.id, i]));
   const judge: Judge = { request, zones, limit: request.quilt.evenness ?? EVENNESS_LIMIT };
-  return pairsOf(request).reduce((sum, p) => {
-    const [a, b] = [index.get(p.a)!, index.get(p.b)!];
-    const other = a === z ? b : b === z ? a : -1;
-    const pick = held.get(other);
-    if (!pick) return sum;
-    const pair = { a, b, seamIn: p.seamIn, factor: 1 };
-    return sum + 0.5 * (a === z ? pairCost(judge, pair, w, pick) : pairCost(judge, pair, pick, w));
-  }, 0);
+  const beside = new Map<number, ((w: Weighed) => number)[]>();
+  const add = (z: number, cost: (w: Weighed) => number) => beside.set(z, [...(beside.get(z) ?? []), cost]);
+  for (const p of held.size === 0 ? [] : pairsOf(request)) {
+    const pair = { a: index.get(p.a)!, b: index.get(p.b)!, seamIn: p.seamIn, factor: 1 };
+    const [left, right] = [held.get(pair.a), held.get(pair.b)];
+    if (right) add(pair.a, (w) => 0.5 * pairCost(judge, pair, w, right));
+    if (left) add(pair.b, (w) => 0.5 * pairCost(judge, pair, left, w));
+  }
+  return (z, w) => (beside.get(z) ?? []).reduce((sum, cost) => sum + cost(w), 0);
 }
