@@ -44,47 +44,60 @@ export function cameOutOf({ quilt }: QuiltView, { widthsIn, lengthsIn }: HandBac
   return widthsIn && lengthsIn ? cameOut({ widthsIn, lengthsIn }, then) : null;
 }
 
+/** Batting, backing, and each zone's quilting with its threads. */
+function whatIsInIt({ quilt, zones, setups, shelf }: QuiltView): string[] {
+  const cone = (id: string) => shelf.find((c) => c.id === id);
+  return [
+    `Batting: ${quilt.batting}. Backing: ${quilt.backing}.`,
+    ...zones.flatMap((z) => {
+      const s = setups.get(z.id);
+      const [top, bobbin] = [s && cone(s.topId), s && cone(s.bobbinId)];
+      if (!s || !top) return [];
+      const below = bobbin && bobbin.id !== top.id ? `, below ${coneName(bobbin)}` : '';
+      return [
+        `${z.name}: ${techniques.get(z.technique).label.toLowerCase()} in ${coneName(top)} (${fibres.get(top.fibre).label})${below}.`,
+      ];
+    }),
+  ];
+}
+
+/** Its size, how much quilting drew it in, and what was left as it is, agreed. */
+function howItCameOut(view: QuiltView, hand: HandBackOf, units: Preferences['units']): string[] {
+  const { quilt } = view;
+  const size = (w: number, l: number) => `${lengthText(w, units)} by ${lengthText(l, units)}`;
+  const out = cameOutOf(view, hand);
+  const drewIn =
+    out && out.drewInWidthPct !== null && out.drewInLengthPct !== null
+      ? `; quilting drew it in by ${Math.max(0, out.drewInWidthPct).toFixed(1)} % across and ${Math.max(0, out.drewInLengthPct).toFixed(1)} % down`
+      : '';
+  return [
+    out
+      ? `It measures ${size(out.widthIn, out.lengthIn)}${drewIn}.`
+      : `The top measured ${size(quilt.widthIn, quilt.lengthIn)}.`,
+    ...view.faults
+      .filter((f) => f.status === 'left' && f.word)
+      .map((f) => `Left as it is, agreed: ${f.word}`),
+  ];
+}
+
 /** The client’s sheet: what was used, how it came out, how to keep it. */
 export function clientSheet(
   view: QuiltView,
   hand: HandBackOf,
   { name, units }: Pick<Preferences, 'name' | 'units'>,
 ): ClientSheet {
-  const { quilt, zones, setups, shelf } = view;
-  const cone = (id: string) => shelf.find((c) => c.id === id);
-  const size = (w: number, l: number) => `${lengthText(w, units)} by ${lengthText(l, units)}`;
+  const { quilt } = view;
   const wash = washingOf(view);
-  const out = cameOutOf(view, hand);
-  const accepted = view.faults.filter((f) => f.status === 'left' && f.word);
   return {
     title: `${quilt.name}, for ${quilt.client}`,
     parts: [
       {
         heading: 'What is in it',
-        lines: [
-          `Batting: ${quilt.batting}. Backing: ${quilt.backing}.`,
-          ...zones.flatMap((z) => {
-            const s = setups.get(z.id);
-            const [top, bobbin] = [s && cone(s.topId), s && cone(s.bobbinId)];
-            if (!s || !top) return [];
-            const below = bobbin && bobbin.id !== top.id ? `, below ${coneName(bobbin)}` : '';
-            return [
-              `${z.name}: ${techniques.get(z.technique).label.toLowerCase()} in ${coneName(top)} (${fibres.get(top.fibre).label})${below}.`,
-            ];
-          }),
-        ],
+        lines: whatIsInIt(view),
       },
       {
         heading: 'How it came out',
-        lines: out
-          ? [
-              `It measures ${size(out.widthIn, out.lengthIn)}${out.drewInWidthPct !== null && out.drewInLengthPct !== null ? `; quilting drew it in by ${Math.max(0, out.drewInWidthPct).toFixed(1)} % across and ${Math.max(0, out.drewInLengthPct).toFixed(1)} % down` : ''}.`,
-              ...accepted.map((f) => `Left as it is, agreed: ${f.word}`),
-            ]
-          : [
-              `The top measured ${size(quilt.widthIn, quilt.lengthIn)}.`,
-              ...accepted.map((f) => `Left as it is, agreed: ${f.word}`),
-            ],
+        lines: howItCameOut(view, hand, units),
       },
       {
         heading: 'Washing, drying, ironing',

@@ -169,11 +169,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
       const [widthIn, lengthIn] = [eighth(form.widthsIn), eighth(form.lengthsIn)];
       const machine = await readMachine(tx, form.machineId);
       if (!machine) return refuse('This machine is not known any more.', 'machineId');
-      if (Math.min(widthIn, lengthIn) > machine.frameIn)
-        return refuse(
-          `This top is wider than the frame of ${machine.name} either way (${machine.frameIn} in). Check the measures, or pick another machine.`,
-          'machineId',
-        );
+      if (Math.min(widthIn, lengthIn) > machine.frameIn) return refuse(tooWideFor(machine), 'machineId');
       const like =
         form.plan === 'like' && form.likeId ? await readQuiltView(tx, form.likeId, 'its cards') : null;
       if (form.plan === 'like' && !like)
@@ -189,21 +185,7 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
             rows: form.rows ?? undefined,
             sashIn: form.sashIn ?? undefined,
           });
-      const id = uuidv7();
-      const clientId = await clientNamed(tx, uuidv7(), form.client.trim());
-      await addToClient(tx, clientId, pick(CLIENT, form));
-      await insertQuilt(tx, {
-        ...pick(QUILT, form),
-        id,
-        clientId,
-        widthIn,
-        lengthIn,
-        machineId: form.machineId,
-        takenInOn,
-      });
-      await agreeOn(tx, id, pick(AGREED, form));
-      if (!(await closeIntake(tx, form.intakeId, id)))
-        throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
+      const id = await keepQuilt(tx, form, { widthIn, lengthIn, takenInOn });
       const work = await proposedWork(tx, zones, machine, { ...form, widthIn, lengthIn });
       for (const [i, z] of zones.entries())
         await insertZone(tx, {
@@ -217,17 +199,42 @@ export const takeIn = (context: Context, input: unknown): Promise<Result<{ id: s
           features: form.features,
         });
       if (like) await layLike(tx, id, { widthIn, lengthIn }, like);
-      for (const f of form.conditions ?? [])
-        await insertCondition(tx, {
-          ...pick(CONDITION, f),
-          id: uuidv7(),
-          quiltId: id,
-          photographId: f.photographId ?? null,
-        });
       return done({ id });
     },
     NOT_KNOWN,
   );
+
+const tooWideFor = (machine: Machine) =>
+  `This top is wider than the frame of ${machine.name} either way (${machine.frameIn} in). Check the measures, or pick another machine.`;
+
+/** Client, quilt, what was agreed and what was found on it, out of an intake that is closed by it. */
+async function keepQuilt(
+  tx: Sql,
+  form: TakeInForm,
+  measured: { widthIn: number; lengthIn: number; takenInOn: string },
+): Promise<string> {
+  const id = uuidv7();
+  const clientId = await clientNamed(tx, uuidv7(), form.client.trim());
+  await addToClient(tx, clientId, pick(CLIENT, form));
+  await insertQuilt(tx, {
+    ...pick(QUILT, form),
+    ...measured,
+    id,
+    clientId,
+    machineId: form.machineId,
+  });
+  await agreeOn(tx, id, pick(AGREED, form));
+  if (!(await closeIntake(tx, form.intakeId, id)))
+    throw new CoreError('taken-in', 'This intake has already become a quilt. Look on the Rack.', '');
+  for (const f of form.conditions ?? [])
+    await insertCondition(tx, {
+      ...pick(CONDITION, f),
+      id: uuidv7(),
+      quiltId: id,
+      photographId: f.photographId ?? null,
+    });
+  return id;
+}
 
 /** What a new quilt's zones begin with: the first proposal for what is known of it at the counter. */
 async function proposedWork(

@@ -206,6 +206,33 @@ const MEANINGS: Meanings = {
   bobbin_stock_cone_id_fkey: ['bobbins', 'Bobbins belong to a cone that is not in the file.'],
 };
 
+/** Cones as the file has them; of those that stand here already, what remains is the studio's own word. */
+async function putCones(
+  tx: Sql,
+  here: Awaited<ReturnType<typeof readAllCones>>,
+  cones: Document['cones'],
+): Promise<void> {
+  const present = new Map(here.map((c) => [c.id, c]));
+  for (const t of cones) {
+    const c = present.get(t.id);
+    const set = c
+      ? { remainingM: c.remainingM, remainingSource: c.remainingSource, remainingAt: c.remainingAt }
+      : null;
+    await putRow(
+      tx,
+      'cone',
+      {
+        ...t,
+        hexes: t.hexes ?? [],
+        archivedAt: t.away ? new Date() : null,
+        remainingAt: t.remainingM == null ? null : new Date(),
+        ...set,
+      },
+      [...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt'],
+    );
+  }
+}
+
 /** Brings a workroom in: what has the same id is replaced, what is new is added; all of it or nothing. */
 export const importWorkroom = (context: Context, input: unknown): Promise<Result<Record<string, number>>> =>
   save<ImportWorkroom, Record<string, number>>(
@@ -219,11 +246,8 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       const doc = read.value;
       for (const [i, m] of doc.machines.entries()) {
         const fits = checkMachine(m);
-        if (!fits.ok)
-          return {
-            ok: false,
-            problems: fits.problems.map((p) => ({ ...p, path: `machines.${i}.${p.path}` })),
-          };
+        if (fits.ok) continue;
+        return { ok: false, problems: fits.problems.map((p) => ({ ...p, path: `machines.${i}.${p.path}` })) };
       }
       doc.cones.forEach((t) => checkTex(t.tex, t.fibre, `cones: ${t.line} ${t.colour}`));
       doc.calibrations.forEach((c) => fitCalibration(c.points));
@@ -244,25 +268,7 @@ export const importWorkroom = (context: Context, input: unknown): Promise<Result
       const here = await readAllCones(tx);
       const other = differing(here, doc.cones);
       if (other.length > 0 && !form.metres) return refuse(otherMetres(other), 'metres');
-      const present = new Map(here.map((c) => [c.id, c]));
-      for (const t of doc.cones) {
-        const c = present.get(t.id);
-        const set = c
-          ? { remainingM: c.remainingM, remainingSource: c.remainingSource, remainingAt: c.remainingAt }
-          : null;
-        await putRow(
-          tx,
-          'cone',
-          {
-            ...t,
-            hexes: t.hexes ?? [],
-            archivedAt: t.away ? new Date() : null,
-            remainingAt: t.remainingM == null ? null : new Date(),
-            ...set,
-          },
-          [...CONE_FIELDS, 'remainingM', 'remainingSource', 'remainingAt', 'archivedAt'],
-        );
-      }
+      await putCones(tx, here, doc.cones);
       if (form.metres === 'take')
         for (const { c, b } of other)
           if (b !== null) await setRemaining(tx, c.id, b, 'set', 'from a workroom file');

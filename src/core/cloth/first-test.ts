@@ -1,6 +1,6 @@
 import { safety } from '../cautions/cautions';
 import type { Caution } from '../notes';
-import { fabrics } from '../tables/fabrics';
+import { type Fabric, fabrics } from '../tables/fabrics';
 
 /** A test that tells the nearest kinds apart, or shows the worst of them before it is on the quilt. */
 export interface FirstTest {
@@ -30,58 +30,62 @@ export function firstTest(kinds: readonly string[], needleNm: number): FirstTest
     firm: range(firm) + 0.05 * Math.max(0, ...firm),
   };
   const code = (Object.keys(value) as (keyof typeof value)[]).reduce((a, b) => (value[b] > value[a] ? b : a));
-  const where = (keep: (r: (typeof rows)[number]) => boolean) => rows.filter(keep).map((r) => r.id);
-  // A needle is changed or its point felt in each of them.
-  const cautions = [safety('power-off-service', 'note')];
-  switch (code) {
-    case 'holes':
-      return {
-        code,
-        cautions,
-        what: 'Does it keep needle holes?',
-        steps: [
-          `On a hidden edge sew two inches without thread, needle Nm ${needleNm}.`,
-          'Stroke the line with a fingernail, then with a damp finger, and wait a minute.',
-          'Hold it against the light.',
-        ],
-        tells: [
-          { outcome: 'The holes close', kinds: where((r) => r.keepsHoles < 2) },
-          {
-            outcome: 'The holes stay: never unpick here, few stitches, thin needle',
-            kinds: where((r) => r.keepsHoles >= 2),
-          },
-        ],
-      };
-    case 'stretch':
-      return {
-        code,
-        cautions,
-        what: 'Does it give under the stitches?',
-        steps: [
-          'Sew four inches across the stretch in the sandwich, and four along it.',
-          'Take it off the frame and let it lie.',
-        ],
-        tells: [
-          { outcome: 'It lies flat', kinds: where((r) => r.stretch < 2) },
-          {
-            outcome: 'It tunnels or waves: light ball point, stabilise it first',
-            kinds: where((r) => r.stretch >= 2),
-          },
-        ],
-      };
-    case 'firm':
-      return {
-        code,
-        cautions,
-        what: 'Does it push the needle aside?',
-        steps: [
-          `Sew six inches at your usual speed to the left and six to the right, needle Nm ${needleNm}.`,
-          'Compare the stitches of both directions, and feel the point for a burr.',
-        ],
-        tells: [
-          { outcome: 'Both directions alike', kinds: where((r) => r.firmness < 1.2) },
-          { outcome: 'Skips one way: larger needle, slower hands', kinds: where((r) => r.firmness >= 1.2) },
-        ],
-      };
-  }
+  return TESTS[code](rows, needleNm);
 }
+
+type Rows = readonly Fabric[];
+const kindsOf = (rows: Rows, keep: (r: Fabric) => boolean) => rows.filter(keep).map((r) => r.id);
+// A needle is changed or its point felt in each of them.
+const MIND = [safety('power-off-service', 'note')];
+
+const TESTS: Record<FirstTest['code'], (rows: Rows, needleNm: number) => FirstTest> = {
+  holes: (rows, needleNm) => ({
+    code: 'holes',
+    cautions: MIND,
+    what: 'Does it keep needle holes?',
+    steps: [
+      `On a hidden edge sew two inches without thread, needle Nm ${needleNm}.`,
+      'Stroke the line with a fingernail, then with a damp finger, and wait a minute.',
+      'Hold it against the light.',
+    ],
+    tells: [
+      { outcome: 'The holes close', kinds: kindsOf(rows, (r) => r.keepsHoles < 2) },
+      {
+        outcome: 'The holes stay: never unpick here, few stitches, thin needle',
+        kinds: kindsOf(rows, (r) => r.keepsHoles >= 2),
+      },
+    ],
+  }),
+  stretch: (rows) => ({
+    code: 'stretch',
+    cautions: MIND,
+    what: 'Does it give under the stitches?',
+    steps: [
+      'Sew four inches across the stretch in the sandwich, and four along it.',
+      'Take it off the frame and let it lie.',
+    ],
+    tells: [
+      { outcome: 'It lies flat', kinds: kindsOf(rows, (r) => r.stretch < 2) },
+      {
+        outcome: 'It tunnels or waves: light ball point, stabilise it first',
+        kinds: kindsOf(rows, (r) => r.stretch >= 2),
+      },
+    ],
+  }),
+  firm: (rows, needleNm) => ({
+    code: 'firm',
+    cautions: MIND,
+    what: 'Does it push the needle aside?',
+    steps: [
+      `Sew six inches at your usual speed to the left and six to the right, needle Nm ${needleNm}.`,
+      'Compare the stitches of both directions, and feel the point for a burr.',
+    ],
+    tells: [
+      { outcome: 'Both directions alike', kinds: kindsOf(rows, (r) => r.firmness < 1.2) },
+      {
+        outcome: 'Skips one way: larger needle, slower hands',
+        kinds: kindsOf(rows, (r) => r.firmness >= 1.2),
+      },
+    ],
+  }),
+};

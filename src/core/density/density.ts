@@ -86,47 +86,9 @@ const STIFF_LAMBDA = 6;
 export function density(request: DensityRequest): Density {
   const { battingId, evenness: limit = EVENNESS_LIMIT } = request;
   const allowed = gapLimitIn(battingId, request.battingMaxGapIn, request.gapShare);
-  const cautions: Caution[] = [];
-  const zones = request.zones.map((zone) => {
-    const t = techniques.get(zone.technique, 'zones.technique');
-    const lambda = lineDensity(t, zone.spacingIn, zone.areaIn2, zone.lengthIn);
-    // Nothing is sewn in what is left open: the batting holds it by itself, as wide as it is.
-    const gapIn = t.leftOpen ? (zone.openIn ?? zone.spacingIn) : zone.spacingIn;
-    const ok = gapIn <= allowed;
-    if (!ok)
-      cautions.push({
-        code: 'batting-gap',
-        severity: 'warn',
-        text: t.leftOpen
-          ? `Zone ${zone.id} is left open ${Number(gapIn.toFixed(1))} in wide; this batting allows ${Number(allowed.toFixed(2))} in.`
-          : `Zone ${zone.id} leaves gaps of ${gapIn} in; this batting allows ${Number(allowed.toFixed(2))} in.`,
-      });
-    const covers =
-      zone.topTex != null && zone.fibre != null
-        ? threadCover(lambda, t.backtrack, diameterMm({ tex: zone.topTex, fibre: zone.fibre }))
-        : 0;
-    if (!t.pilesUp && t.area && (covers > STIFF || lambda > STIFF_LAMBDA))
-      cautions.push({
-        code: 'stiff',
-        severity: 'warn',
-        text:
-          covers > STIFF
-            ? `Thread covers ${(covers * 100).toFixed(0)} % of zone ${zone.id}: it will be stiff.`
-            : `Zone ${zone.id} has ${lambda.toFixed(1)} in of line on each square inch: it will be stiff whatever the thread.`,
-      });
-    const wished = softnessCaution(zone, lambda, t, allowed);
-    if (wished) cautions.push(wished);
-    return {
-      id: zone.id,
-      // Beside its neighbours an open zone is as sparse as one line across it.
-      besideDensity: t.leftOpen ? 1 / Math.max(0.1, gapIn) : lambda,
-      lineDensity: lambda,
-      sewnLengthIn: sewnLengthIn(zone),
-      gapIn,
-      gapLimitIn: allowed,
-      ok,
-    };
-  });
+  const told = request.zones.map((zone) => zoneDensity(zone, allowed));
+  const cautions = told.flatMap((z) => z.cautions);
+  const zones = told.map((z) => z.density);
   const pairs = neighbourPairs(request);
   const by = new Map(zones.map((z, i) => [z.id, { ...z, areaIn2: request.zones[i]!.areaIn2 }]));
   const accents = accentsOf(by, pairs);
@@ -152,6 +114,60 @@ export function density(request: DensityRequest): Density {
     limit,
     ok: evenness <= limit && zones.every((z) => z.ok),
     cautions,
+  };
+}
+
+/** A zone by itself: how dense it is, how wide it lies open against what the batting allows, and what speaks against that. */
+function zoneDensity(
+  zone: DensityZone,
+  allowed: number,
+): { density: ZoneDensity & { besideDensity: number }; cautions: Caution[] } {
+  const t = techniques.get(zone.technique, 'zones.technique');
+  const lambda = lineDensity(t, zone.spacingIn, zone.areaIn2, zone.lengthIn);
+  // Nothing is sewn in what is left open: the batting holds it by itself, as wide as it is.
+  const gapIn = t.leftOpen ? (zone.openIn ?? zone.spacingIn) : zone.spacingIn;
+  const ok = gapIn <= allowed;
+  const cautions = [
+    ok ? null : gapCaution(zone.id, t, gapIn, allowed),
+    stiffCaution(zone, lambda, t),
+    softnessCaution(zone, lambda, t, allowed),
+  ].filter((c) => c !== null);
+  return {
+    density: {
+      id: zone.id,
+      // Beside its neighbours an open zone is as sparse as one line across it.
+      besideDensity: t.leftOpen ? 1 / Math.max(0.1, gapIn) : lambda,
+      lineDensity: lambda,
+      sewnLengthIn: sewnLengthIn(zone),
+      gapIn,
+      gapLimitIn: allowed,
+      ok,
+    },
+    cautions,
+  };
+}
+
+const gapCaution = (id: string, t: Technique, gapIn: number, allowed: number): Caution => ({
+  code: 'batting-gap',
+  severity: 'warn',
+  text: t.leftOpen
+    ? `Zone ${id} is left open ${Number(gapIn.toFixed(1))} in wide; this batting allows ${Number(allowed.toFixed(2))} in.`
+    : `Zone ${id} leaves gaps of ${gapIn} in; this batting allows ${Number(allowed.toFixed(2))} in.`,
+});
+
+function stiffCaution(zone: DensityZone, lambda: number, t: Technique): Caution | null {
+  const covers =
+    zone.topTex != null && zone.fibre != null
+      ? threadCover(lambda, t.backtrack, diameterMm({ tex: zone.topTex, fibre: zone.fibre }))
+      : 0;
+  if (t.pilesUp || !t.area || (covers <= STIFF && lambda <= STIFF_LAMBDA)) return null;
+  return {
+    code: 'stiff',
+    severity: 'warn',
+    text:
+      covers > STIFF
+        ? `Thread covers ${(covers * 100).toFixed(0)} % of zone ${zone.id}: it will be stiff.`
+        : `Zone ${zone.id} has ${lambda.toFixed(1)} in of line on each square inch: it will be stiff whatever the thread.`,
   };
 }
 

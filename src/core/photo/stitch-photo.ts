@@ -63,32 +63,8 @@ const FEWEST_STITCHES = 4;
  * @throws CoreError `no-line` with fewer than two points, `no-scale`, `off-picture`, `bad-picture`.
  */
 export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonly XY[]): StitchPhoto {
-  const { width, height, grey } = picture;
-  if (!(mmPerPx > 0) || !Number.isFinite(mmPerPx))
-    throw new CoreError(
-      'no-scale',
-      'Mark the scale first: two points and how far apart they are.',
-      'mmPerPx',
-    );
-  if (!(width >= 8) || !(height >= 8) || grey.length !== width * height)
-    throw new CoreError('bad-picture', 'The picture’s size and its grey values do not agree.', 'grayBase64');
-  if (path.length < 2)
-    throw new CoreError('no-line', 'Draw along the stitches, from the first hole to the last.', 'path');
-  if (path.some(([x, y]) => !(x >= -1 && y >= -1 && x <= width && y <= height)))
-    throw new CoreError('off-picture', 'The line leaves the picture. Draw it again within it.', 'path');
+  checkPicture(picture, mmPerPx, path);
   const { bands, spots, stepMm, lengthMm, clear } = profileAlong(picture, mmPerPx, path);
-  const nothing = (reason: string): StitchPhoto => ({
-    stitches: 0,
-    spi: 0,
-    meanMm: 0,
-    cvPct: 0,
-    longestMm: 0,
-    shortestMm: 0,
-    boundariesMm: [],
-    spots: [],
-    trust: 'cannot',
-    reason,
-  });
   if (spots.length < FEWEST_STEPS || lengthMm < FEWEST_STITCHES * SHORTEST_MM)
     return nothing('The line is too short, or the picture too coarse, to count stitches.');
   const found = bands
@@ -133,6 +109,35 @@ export function stitchPhoto(picture: GreyPicture, mmPerPx: number, path: readonl
   });
   return { ...read, ...told, ...(rival ? { other: readingOf(rival.holes, stepMm, spots) } : {}) };
 }
+
+/** @throws CoreError where nothing can be measured, with what to do. */
+function checkPicture({ width, height, grey }: GreyPicture, mmPerPx: number, path: readonly XY[]): void {
+  if (!(mmPerPx > 0) || !Number.isFinite(mmPerPx))
+    throw new CoreError(
+      'no-scale',
+      'Mark the scale first: two points and how far apart they are.',
+      'mmPerPx',
+    );
+  if (!(width >= 8) || !(height >= 8) || grey.length !== width * height)
+    throw new CoreError('bad-picture', 'The picture’s size and its grey values do not agree.', 'grayBase64');
+  if (path.length < 2)
+    throw new CoreError('no-line', 'Draw along the stitches, from the first hole to the last.', 'path');
+  if (path.some(([x, y]) => !(x >= -1 && y >= -1 && x <= width && y <= height)))
+    throw new CoreError('off-picture', 'The line leaves the picture. Draw it again within it.', 'path');
+}
+
+const nothing = (reason: string): StitchPhoto => ({
+  stitches: 0,
+  spi: 0,
+  meanMm: 0,
+  cvPct: 0,
+  longestMm: 0,
+  shortestMm: 0,
+  boundariesMm: [],
+  spots: [],
+  trust: 'cannot',
+  reason,
+});
 
 /** A row of holes, in steps along the line, as stitches. */
 function readingOf(holes: readonly number[], stepMm: number, spots: readonly XY[]): StitchReading {

@@ -127,33 +127,10 @@ export function offerOf(r: OfferRequest): Offer {
     rates: { perHour: tableHour ?? undefined },
     materials: [],
   }).lines;
-  const { bobbinMinor, leastMinor, rushPct } = r.rates;
-  const supplied = quote({
-    parts: [],
-    rates: {},
-    materials: [
-      ...(bobbinMinor != null && r.bobbins > 0
-        ? [
-            {
-              label: 'Thread',
-              amount: r.bobbins,
-              unit: r.bobbins === 1 ? 'bobbin' : 'bobbins',
-              price: bobbinMinor,
-            },
-          ]
-        : []),
-      ...r.supplied.map((s) => ({ label: s.label, amount: s.amount, unit: s.unit, price: s.priceMinor })),
-    ],
-  }).lines;
-  const lines = [...work];
-  const sum = (k: 'low' | 'mid' | 'high') => work.reduce((s, l) => s + l[k], 0);
-  if (leastMinor != null && sum('high') > 0 && sum('low') < leastMinor) {
-    const up = (k: 'low' | 'mid' | 'high') => Math.max(0, leastMinor - sum(k));
-    if (up('mid') > 0)
-      lines.push({ label: 'Up to the least for a quilt', low: up('low'), mid: up('mid'), high: up('high') });
-  }
+  const { leastMinor, rushPct } = r.rates;
+  const lines = [...work, ...upToLeast(work, leastMinor)];
   if (r.isRush && rushPct > 0) lines.push(added(`Rush, ${rushPct} %`, lines, rushPct / 100));
-  lines.push(...table, ...supplied);
+  lines.push(...table, ...suppliedLines(r));
   if (r.taxPct > 0) lines.push(added(`Tax, ${r.taxPct} %`, lines, r.taxPct / 100));
   const all = (k: 'low' | 'mid' | 'high') => lines.reduce((s, l) => s + l[k], 0);
   return {
@@ -164,6 +141,31 @@ export function offerOf(r: OfferRequest): Offer {
     frameHours: r.work.reduce((s, w) => plus(s, w.hours), r.frameHours),
     tableHours: tasks.reduce((s, t) => plus(s, t.hours), NONE),
   };
+}
+
+/** Thread and what else the studio supplies, each with its price. */
+function suppliedLines({ rates: { bobbinMinor }, bobbins, supplied }: OfferRequest): QuoteLine[] {
+  const thread =
+    bobbinMinor != null && bobbins > 0
+      ? [{ label: 'Thread', amount: bobbins, unit: bobbins === 1 ? 'bobbin' : 'bobbins', price: bobbinMinor }]
+      : [];
+  const others = supplied.map((s) => ({
+    label: s.label,
+    amount: s.amount,
+    unit: s.unit,
+    price: s.priceMinor,
+  }));
+  return quote({ parts: [], rates: {}, materials: [...thread, ...others] }).lines;
+}
+
+/** What lifts the quilting to the least the studio takes for a quilt. */
+function upToLeast(work: readonly QuoteLine[], leastMinor: number | null | undefined): QuoteLine[] {
+  const sum = (k: 'low' | 'mid' | 'high') => work.reduce((s, l) => s + l[k], 0);
+  if (leastMinor == null || sum('high') <= 0) return [];
+  const up = (k: 'low' | 'mid' | 'high') => Math.max(0, leastMinor - sum(k));
+  return up('mid') > 0
+    ? [{ label: 'Up to the least for a quilt', low: up('low'), mid: up('mid'), high: up('high') }]
+    : [];
 }
 
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);

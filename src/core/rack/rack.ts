@@ -169,68 +169,108 @@ export function needsYourHand(
   faults: readonly { quiltId: string; note: string }[],
   promises: readonly PromiseOf[] = [],
 ): HandLine[] {
-  const lines: HandLine[] = [];
-  const at = (q: RackedQuilt, page: string, zoneId?: string) =>
-    `/quilts/${q.id}/${page}${zoneId ? `?zone=${zoneId}` : ''}`;
-  for (const r of rack.filter((q) => q.daysOver > 0))
-    lines.push({
+  return [
+    ...overdue(rack),
+    ...inDanger(rack, promises),
+    ...testing(rack, setups),
+    ...openFaults(rack, faults),
+    ...shortCones(rack, setups, shelf, wanted),
+    ...toMatch(rack),
+  ].slice(0, MOST_LINES);
+}
+
+const at = (q: RackedQuilt, page: string, zoneId?: string) =>
+  `/quilts/${q.id}/${page}${zoneId ? `?zone=${zoneId}` : ''}`;
+
+const overdue = (rack: readonly Racked[]): HandLine[] =>
+  rack
+    .filter((q) => q.daysOver > 0)
+    .map((r) => ({
       kind: 'flag',
       title: `${r.quilt.name} is ${plural(r.daysOver, 'day')} over`,
       detail: `${r.status}, about ${r.hoursLeft.value.toFixed(1)} h left`,
       act: 'Open',
       href: at(r.quilt, 'quilt'),
-    });
+    }));
+
+function inDanger(rack: readonly Racked[], promises: readonly PromiseOf[]): HandLine[] {
   const over = new Set(rack.filter((q) => q.daysOver > 0).map((r) => r.quilt.id));
-  for (const p of promises.filter((p) => p.chance < IN_DANGER && !over.has(p.id)))
-    lines.push({
+  return promises
+    .filter((p) => p.chance < IN_DANGER && !over.has(p.id))
+    .map((p) => ({
       kind: 'flag',
       title: `${p.name}: promise in danger`,
       detail: `Promised for ${format(parseISO(p.dueOn), 'EEE d MMM')}: ${inTen(p.chance)}. By ${format(parseISO(p.sureOn), 'EEE d MMM')}: 8 in 10`,
       act: 'See',
       href: '/calendar',
-    });
-  for (const r of rack)
-    for (const z of r.zones.filter((_, i) => r.states[i] === 'testing'))
-      lines.push({
+    }));
+}
+
+const testing = (rack: readonly Racked[], setups: ReadonlyMap<string, { rounds: number }>): HandLine[] =>
+  rack.flatMap((r) =>
+    r.zones
+      .filter((_, i) => r.states[i] === 'testing')
+      .map((z): HandLine => ({
         kind: 'test',
         title: `Go on testing ${r.quilt.name}`,
         detail: `Zone ${z.letter}, ${z.name}: ${plural(setups.get(z.id)!.rounds, 'test')} sewn`,
         act: 'Test',
         href: at(r.quilt, 'test', z.id),
-      });
-  for (const r of rack) {
+      })),
+  );
+
+const openFaults = (
+  rack: readonly Racked[],
+  faults: readonly { quiltId: string; note: string }[],
+): HandLine[] =>
+  rack.flatMap((r): HandLine[] => {
     const open = faults.filter((f) => f.quiltId === r.quilt.id);
-    if (open.length > 0 && (r.quilt.step === 'hand-back' || r.quilt.onFrameSince))
-      lines.push({
+    if (open.length === 0 || !(r.quilt.step === 'hand-back' || r.quilt.onFrameSince)) return [];
+    return [
+      {
         kind: 'fault',
         title: `${plural(open.length, 'fault')} open on ${r.quilt.name}`,
         detail: `Newest: ${open.at(-1)!.note || 'no note'}`,
         act: 'See',
         href: at(r.quilt, 'quilt'),
-      });
-  }
-  for (const cone of shelf) {
+      },
+    ];
+  });
+
+const shortCones = (
+  rack: readonly Racked[],
+  setups: ReadonlyMap<string, { topId: string; bobbinId: string }>,
+  shelf: readonly { id: string; line: string; colour: string; remainingM: number | null }[],
+  wanted: ReadonlyMap<string, number>,
+): HandLine[] =>
+  shelf.flatMap((cone): HandLine[] => {
     const need = wanted.get(cone.id) ?? 0;
-    if (cone.remainingM !== null && need > cone.remainingM)
-      lines.push({
+    if (cone.remainingM === null || need <= cone.remainingM) return [];
+    return [
+      {
         kind: 'cone',
         title: `${cone.line} ${cone.colour} is short`,
         detail: `${Math.round(cone.remainingM)} m left, ${Math.round(need)} m wanted by the quilts on the rack`,
         act: 'See why',
         href: quiltThatWants(rack, setups, cone.id),
-      });
-  }
-  for (const r of rack.filter((q) => q.quilt.step !== 'take-in'))
-    for (const z of r.zones.filter((_, i) => r.states[i] === 'to match'))
-      lines.push({
-        kind: 'zone',
-        title: `Match ${z.name}`,
-        detail: `${r.quilt.name}, zone ${z.letter} has no set-up yet`,
-        act: 'Match',
-        href: at(r.quilt, 'match', z.id),
-      });
-  return lines.slice(0, MOST_LINES);
-}
+      },
+    ];
+  });
+
+const toMatch = (rack: readonly Racked[]): HandLine[] =>
+  rack
+    .filter((q) => q.quilt.step !== 'take-in')
+    .flatMap((r) =>
+      r.zones
+        .filter((_, i) => r.states[i] === 'to match')
+        .map((z): HandLine => ({
+          kind: 'zone',
+          title: `Match ${z.name}`,
+          detail: `${r.quilt.name}, zone ${z.letter} has no set-up yet`,
+          act: 'Match',
+          href: at(r.quilt, 'match', z.id),
+        })),
+    );
 
 function quiltThatWants(
   rack: readonly Racked[],

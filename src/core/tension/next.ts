@@ -85,59 +85,73 @@ export function nextTension(request: TensionNextRequest): TensionNext {
   });
   const keep = (done: boolean) => result({ done, topGf: now.topGf, bobbinGf: now.bobbinGf, change: 'keep' });
 
-  if (contradictory(tests))
-    cautions.push({
-      code: 'contradictory',
-      severity: 'warn',
-      text: 'Two tests contradict each other: more tension looked looser. Check the thread path and sew one of them again.',
-    });
+  if (contradictory(tests)) cautions.push(CONTRADICTORY);
   if (!last) return keep(false);
   if (spread(last) >= SPREAD_STEPS) {
-    cautions.push({
-      code: 'direction-spread',
-      severity: 'warn',
-      text: `The directions differ by ${spread(last)} steps in one test.`,
-    });
-    cautions.push({
-      code: 'not-tension',
-      severity: 'stop',
-      text: 'Tension will not cure a fault that depends on direction: look for needle flex, a turned needle or a bouncing quilt first.',
-    });
+    cautions.push(...notTension(spread(last)));
     return keep(false);
   }
   if (values(last).length > 0 && pBalanced >= DONE_AT) return keep(true);
   if (balanced(last) && balanced(tests.at(-2))) return keep(true);
-  return move();
+  const moved = moveFrom(now, Math.exp(posterior.quantile(0.5)), breakGf);
+  reasons.push(...moved.reasons);
+  cautions.push(...moved.cautions);
+  return result({ done: false, ...moved.set });
+}
 
-  function move(): TensionNext {
-    const median = Math.exp(posterior.quantile(0.5));
-    const [lowTop, highTop] = [TOP_GF[0], NEAR_BREAK * breakGf];
-    const top = now.bobbinGf * median;
-    if (top >= lowTop && top <= highTop)
-      return result({
-        done: false,
-        topGf: top,
-        bobbinGf: now.bobbinGf,
-        change: direction(top, now.topGf, 'top'),
-      });
-    const bobbin = now.topGf / median;
-    reasons.push({
-      code: 'bobbin-instead',
-      text: `The top would have to go to ${Math.round(top)} g, ${top < lowTop ? `below the ${lowTop} g it needs to run evenly` : `above ${Math.round(highTop)} g, too near this thread’s breaking load`}: the bobbin is moved instead.`,
-    });
-    if (bobbin < BOBBIN_GF[0] || bobbin > BOBBIN_GF[1])
-      cautions.push({
-        code: 'outside-range',
-        severity: 'warn',
-        text: `The bobbin would stand at ${Math.round(bobbin)} g, outside ${BOBBIN_GF[0]} to ${BOBBIN_GF[1]}. Another bobbin thread or needle would balance more easily.`,
-      });
-    return result({
-      done: false,
-      topGf: now.topGf,
-      bobbinGf: bobbin,
-      change: direction(bobbin, now.bobbinGf, 'bobbin'),
-    });
-  }
+const CONTRADICTORY: Caution = {
+  code: 'contradictory',
+  severity: 'warn',
+  text: 'Two tests contradict each other: more tension looked looser. Check the thread path and sew one of them again.',
+};
+
+const notTension = (steps: number): Caution[] => [
+  {
+    code: 'direction-spread',
+    severity: 'warn',
+    text: `The directions differ by ${steps} steps in one test.`,
+  },
+  {
+    code: 'not-tension',
+    severity: 'stop',
+    text: 'Tension will not cure a fault that depends on direction: look for needle flex, a turned needle or a bouncing quilt first.',
+  },
+];
+
+/** The setting that meets a ratio: the top moved, or the bobbin where the top would leave what it can take. */
+function moveFrom(
+  now: { topGf: number; bobbinGf: number },
+  ratio: number,
+  breakGf: number,
+): { set: Pick<TensionNext, 'topGf' | 'bobbinGf' | 'change'>; reasons: Reason[]; cautions: Caution[] } {
+  const [lowTop, highTop] = [TOP_GF[0], NEAR_BREAK * breakGf];
+  const top = now.bobbinGf * ratio;
+  if (top >= lowTop && top <= highTop)
+    return {
+      set: { topGf: top, bobbinGf: now.bobbinGf, change: direction(top, now.topGf, 'top') },
+      reasons: [],
+      cautions: [],
+    };
+  const bobbin = now.topGf / ratio;
+  const outside = bobbin < BOBBIN_GF[0] || bobbin > BOBBIN_GF[1];
+  return {
+    set: { topGf: now.topGf, bobbinGf: bobbin, change: direction(bobbin, now.bobbinGf, 'bobbin') },
+    reasons: [
+      {
+        code: 'bobbin-instead',
+        text: `The top would have to go to ${Math.round(top)} g, ${top < lowTop ? `below the ${lowTop} g it needs to run evenly` : `above ${Math.round(highTop)} g, too near this thread’s breaking load`}: the bobbin is moved instead.`,
+      },
+    ],
+    cautions: outside
+      ? [
+          {
+            code: 'outside-range',
+            severity: 'warn',
+            text: `The bobbin would stand at ${Math.round(bobbin)} g, outside ${BOBBIN_GF[0]} to ${BOBBIN_GF[1]}. Another bobbin thread or needle would balance more easily.`,
+          },
+        ]
+      : [],
+  };
 }
 
 function direction(next: number, now: number, which: 'top' | 'bobbin'): Change {

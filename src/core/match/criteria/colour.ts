@@ -3,7 +3,7 @@ import { fibres } from '../../tables/fibres';
 import { clamp } from '../../units/clamp';
 import type { MatchThread } from '../request';
 import type { SeenCloth } from '../zone-facts';
-import { capital, type CriterionOf, type TopContext } from './criterion';
+import { capital, type CriterionOf, type TopContext, type Said } from './criterion';
 
 /** A clear monofilament takes the colour of the cloth; this is what is still seen of it, ΔE. */
 const CLEAR_DELTA_E = 4;
@@ -169,62 +169,63 @@ export const colour: CriterionOf<TopContext> = {
           act: 'Lay the cone on the top and judge it there.',
         },
       };
-    const { de, spread } = found;
-    const many = c.facts.cloths.length > 1;
-    const worst = spread && c.facts.cloths[spread.worstAt]!.name;
-    const where = many && worst ? ` on ${worst}` : '';
-    const nearer =
-      de > FAR_OFF && worst && !onShelf(c, de) ? `A thread nearer to ${worst} would do better.` : undefined;
-    const hidden = c.facts.masking > 10 && (spread?.worst ?? 0) > UNSEEN;
-    switch (c.facts.zone.visibility) {
-      case 'sink':
-      case 'texture': {
-        if (penalty > 0.5)
-          return {
-            caution: {
-              code: 'thread-shows',
-              severity: 'note',
-              text:
-                c.facts.zone.visibility === 'sink'
-                  ? `Shows${where}, where it should sink.${changing(c)}`
-                  : `More colour than texture${where}.${changing(c)}`,
-              act: nearer,
-            },
-          };
-        if (hidden)
-          return { reason: { code: 'print-hides', text: 'On a busy ground hardly any thread is seen.' } };
-        return {
-          reason:
-            de <= UNSEEN
-              ? c.facts.zone.visibility === 'texture'
-                ? {
-                    code: 'texture-reads',
-                    text: 'Close to the fabric: the texture speaks, not the thread.',
-                  }
-                : { code: 'thread-sinks', text: `Sinks in: nearly the colour of the fabric.${changing(c)}` }
-              : { code: 'thread-blends', text: `Blends: texture more than colour${where}.${changing(c)}` },
-        };
-      }
-      case 'show': {
-        const least = spread && many ? ` on ${c.facts.cloths[spread.leastAt]!.name}` : '';
-        return penalty > 0.5
-          ? {
-              caution: {
-                code: 'thread-hides',
-                severity: 'note',
-                text: `Would hardly be seen${least}, where it should show.${changing(c)}`,
-              },
-            }
-          : {
-              reason: {
-                code: 'thread-stands-out',
-                text:
-                  penalty === 0
-                    ? `Stands out${many ? ' on every fabric of the zone' : ' from the fabric'}.`
-                    : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
-              },
-            };
-      }
-    }
+    return c.facts.zone.visibility === 'show' ? saysShown(c, found, penalty) : saysSunk(c, found, penalty);
   },
 };
+
+type Seen = NonNullable<ReturnType<typeof seen>>;
+
+/** What is said of a thread that should sink, or read as texture only. */
+function saysSunk(c: TopContext, { de, spread }: Seen, penalty: number): Said {
+  const sinks = c.facts.zone.visibility === 'sink';
+  const worst = spread && c.facts.cloths[spread.worstAt]!.name;
+  const where = c.facts.cloths.length > 1 && worst ? ` on ${worst}` : '';
+  if (penalty > 0.5)
+    return {
+      caution: {
+        code: 'thread-shows',
+        severity: 'note',
+        text: sinks
+          ? `Shows${where}, where it should sink.${changing(c)}`
+          : `More colour than texture${where}.${changing(c)}`,
+        act:
+          de > FAR_OFF && worst && !onShelf(c, de)
+            ? `A thread nearer to ${worst} would do better.`
+            : undefined,
+      },
+    };
+  if (c.facts.masking > 10 && (spread?.worst ?? 0) > UNSEEN)
+    return { reason: { code: 'print-hides', text: 'On a busy ground hardly any thread is seen.' } };
+  if (de > UNSEEN)
+    return {
+      reason: { code: 'thread-blends', text: `Blends: texture more than colour${where}.${changing(c)}` },
+    };
+  return {
+    reason: sinks
+      ? { code: 'thread-sinks', text: `Sinks in: nearly the colour of the fabric.${changing(c)}` }
+      : { code: 'texture-reads', text: 'Close to the fabric: the texture speaks, not the thread.' },
+  };
+}
+
+/** What is said of a thread that should show. */
+function saysShown(c: TopContext, { spread }: Seen, penalty: number): Said {
+  const many = c.facts.cloths.length > 1;
+  const least = spread && many ? ` on ${c.facts.cloths[spread.leastAt]!.name}` : '';
+  if (penalty > 0.5)
+    return {
+      caution: {
+        code: 'thread-hides',
+        severity: 'note',
+        text: `Would hardly be seen${least}, where it should show.${changing(c)}`,
+      },
+    };
+  return {
+    reason: {
+      code: 'thread-stands-out',
+      text:
+        penalty === 0
+          ? `Stands out${many ? ' on every fabric of the zone' : ' from the fabric'}.`
+          : `${capital('seen')}, least${least || ' where it is nearest in colour'}.`,
+    },
+  };
+}
