@@ -2,9 +2,17 @@ import type { Result } from '@/actions/result';
 import { Autosaver, type SaveState, type Sent } from './autosaver';
 
 /** A server that keeps words under keys, loses answers when told to, and refuses old versions. */
-function server() {
-  const state = { version: 1, text: '', keys: new Map<string, number>(), lose: 0, down: false, stored: 0 };
-  const send = async ({ key, version, body }: Sent<string>): Promise<Result<{ version: number }>> => {
+interface Kept {
+  version: number;
+  text: string;
+  keys: Map<string, number>;
+  lose: number;
+  down: boolean;
+  stored: number;
+}
+const serverOf =
+  (state: Kept) =>
+  async ({ key, version, body }: Sent<string>): Promise<Result<{ version: number }>> => {
     if (state.down) throw new TypeError('Failed to fetch');
     if (!state.keys.has(key)) {
       if (version !== state.version)
@@ -20,7 +28,16 @@ function server() {
     }
     return { ok: true, value: { version: state.keys.get(key)! } };
   };
-  return { state, send };
+function server() {
+  const state: Kept = {
+    version: 1,
+    text: '',
+    keys: new Map<string, number>(),
+    lose: 0,
+    down: false,
+    stored: 0,
+  };
+  return { state, send: serverOf(state) };
 }
 
 function saver() {
@@ -102,8 +119,48 @@ test('leaving the page: what is in flight keeps its key, the newest follows with
   saving.put('one');
   await run();
   saving.put('two');
-  expect(saving.pending()).toEqual([
+  const sent = [
     { key: 'key 1', version: 1, body: 'one' },
     { key: 'key 2', version: 2, body: 'two' },
-  ]);
+  ];
+  expect(saving.leave()).toEqual(sent);
+  // Left again before anything came of it, the same goes, under the same keys.
+  expect(saving.leave()).toEqual(sent);
 });
+
+test.each([0, 1, 2])(
+  'a page opened while %s of what was sent have come: nothing is refused, doubled or lost',
+  async (landed) => {
+    const { saving, state, run, store } = saver();
+    state.down = true;
+    saving.put('one');
+    await run();
+    saving.put('two');
+    const sent = saving.leave();
+    const laid = JSON.parse(store.get('draft')!) as { body: string; sent: Sent<string>[] };
+    state.down = false;
+    const told: SaveState[] = [];
+    const send = serverOf(state);
+    for (const what of sent.slice(0, landed)) await send(what);
+    const next = new Autosaver<string>({
+      version: state.version,
+      send,
+      newKey: () => 'key of the new page',
+      tell: (s) => told.push(s),
+      setTimer: () => 0,
+      clearTimer: () => {},
+    });
+    // What has come already is laid aside by whoever opens the page.
+    if (landed < sent.length) next.resume(laid);
+    // What was on its way comes now, or had come.
+    for (const what of sent) await send(what);
+    for (let i = 0; i < 20; i++) await Promise.resolve();
+    expect(told.filter((t) => t.kind === 'refused')).toEqual([]);
+    expect(state.text).toBe('two');
+    expect(state.stored).toBeLessThanOrEqual(3);
+    next.put('three');
+    next.now();
+    for (let i = 0; i < 20; i++) await Promise.resolve();
+    expect(state.text).toBe('three');
+  },
+);

@@ -40,6 +40,8 @@ export class Autosaver<T> {
   private version: number;
   private latest: T | null = null;
   private flying: Sent<T> | null = null;
+  /** What a page that was left had sent on its way: it goes again under its own keys before anything else. */
+  private before: Sent<T>[] = [];
   private busy = false;
   private stopped = false;
   private tries = 0;
@@ -65,14 +67,32 @@ export class Autosaver<T> {
 
   /** Whether something is here that the server may not have. */
   get unsaved(): boolean {
-    return this.flying !== null || this.latest !== null;
+    return this.flying !== null || this.latest !== null || this.before.length > 0;
   }
 
-  /** What should be sent when the page goes away: what is in flight first, then the newest. */
-  pending(): Sent<T>[] {
-    const next =
-      this.latest === null ? [] : [{ key: this.o.newKey(), version: this.next, body: this.latest }];
-    return this.flying ? [this.flying, ...next] : next;
+  /**
+   * What is sent when the page goes away: what is in flight first, then the newest. It is laid on the device with its
+   * keys: a page that opens before it has arrived sends the same again, and nothing is stored twice or refused.
+   */
+  leave(): Sent<T>[] {
+    const sent = [...(this.flying ? [this.flying] : []), ...this.before];
+    if (this.latest !== null) {
+      sent.push({ key: this.o.newKey(), version: this.version + sent.length, body: this.latest });
+      this.latest = null;
+    }
+    this.flying = null;
+    this.before = sent;
+    this.lay();
+    return sent;
+  }
+
+  /** Goes on where a page was left: what it sent goes once more, under the same keys; its last words, where it sent nothing. */
+  resume({ body, sent }: { body: T; sent?: readonly Sent<T>[] }): void {
+    const own = (sent ?? []).filter((s) => s.version >= this.version);
+    if (own.length > 0) this.before = own;
+    else this.latest = body;
+    this.lay();
+    this.now();
   }
 
   /** Resolves when all is kept, or cannot be. */
@@ -89,20 +109,18 @@ export class Autosaver<T> {
     this.stopped = true;
   }
 
-  private get next(): number {
-    return this.flying ? this.version + 1 : this.version;
-  }
-
   private lay(): void {
     const { draft, draftKey } = this.o;
     if (!draft || !draftKey) return;
     try {
-      if (this.latest === null && !this.flying) draft.removeItem(draftKey);
-      else
-        draft.setItem(
-          draftKey,
-          JSON.stringify({ version: this.version, body: this.latest ?? this.flying!.body }),
-        );
+      const body = this.latest ?? this.before.at(-1)?.body ?? this.flying?.body;
+      if (body === undefined) draft.removeItem(draftKey);
+      else {
+        const sent = [...(this.flying ? [this.flying] : []), ...this.before];
+        // Words still being typed were sent by nobody.
+        const keys = this.latest === null && sent.length > 0 ? { sent } : {};
+        draft.setItem(draftKey, JSON.stringify({ version: this.version, body, ...keys }));
+      }
     } catch {
       // A full or forbidden store keeps nothing; the server still will.
     }
@@ -120,9 +138,11 @@ export class Autosaver<T> {
   private async send(): Promise<void> {
     if (this.busy || this.stopped) return;
     if (!this.flying) {
-      if (this.latest === null) return;
-      this.flying = { key: this.o.newKey(), version: this.version, body: this.latest };
-      this.latest = null;
+      const before = this.before.shift();
+      if (!before && this.latest === null) return;
+      this.flying = before ?? { key: this.o.newKey(), version: this.version, body: this.latest! };
+      if (!before) this.latest = null;
+      this.lay();
     }
     this.clear();
     this.busy = true;
@@ -152,7 +172,7 @@ export class Autosaver<T> {
     }
     this.version = r.value.version;
     this.lay();
-    if (this.latest !== null) return void this.send();
+    if (this.latest !== null || this.before.length > 0) return void this.send();
     this.o.tell({ kind: 'kept' });
   }
 }

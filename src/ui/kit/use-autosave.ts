@@ -13,14 +13,23 @@ const storeOf = () => {
 };
 
 /** What lay on this device and the server did not get, if it goes on from the version the server has. */
-export function draftOf<T>(draftKey: string, version: number): T | null {
+export function laidHere<T>(
+  draftKey: string,
+  version: number,
+): { version: number; body: T; sent?: readonly Sent<T>[] } | null {
   try {
-    const laid = JSON.parse(storeOf()?.getItem(draftKey) ?? 'null') as { version: number; body: T } | null;
-    return laid && laid.version >= version ? laid.body : null;
+    const laid = JSON.parse(storeOf()?.getItem(draftKey) ?? 'null') as {
+      version: number;
+      body: T;
+      sent?: Sent<T>[];
+    } | null;
+    return laid && (laid.sent?.at(-1)?.version ?? laid.version) >= version ? laid : null;
   } catch {
     return null;
   }
 }
+export const draftOf = <T>(draftKey: string, version: number): T | null =>
+  laidHere<T>(draftKey, version)?.body ?? null;
 
 /** Lays words on this device until the server has them. */
 export function layDraft(draftKey: string, version: number, body: unknown): void {
@@ -55,7 +64,7 @@ export function useAutosave<T>({
   });
   useEffect(() => {
     const leave = () => {
-      for (const what of saver.pending()) navigator.sendBeacon?.(...leaving.current(what));
+      for (const what of saver.leave()) navigator.sendBeacon?.(...leaving.current(what));
     };
     const hidden = () => document.visibilityState === 'hidden' && saver.now();
     const warn = (e: BeforeUnloadEvent) => {

@@ -13,7 +13,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { fromForm, inchesOf, type Values } from '@/ui/kit/field-spec';
 import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { draftOf, useAutosave } from '@/ui/kit/use-autosave';
+import { laidHere, useAutosave } from '@/ui/kit/use-autosave';
 import { talkPages } from './pages';
 import { Photographs } from './Photographs';
 import { DayOffered } from './DayOffered';
@@ -66,12 +66,11 @@ export function Talk(props: {
   // What was typed before the page was lost, and the server never got.
   useEffect(() => {
     const timer = setTimeout(() => {
-      const draft = draftOf<Kept>(`talk ${intake.id}`, intake.version);
-      if (!draft) return;
-      setSaid((now) => ({ ...now, ...(draft.data as Partial<Said>) }));
-      setStep(draft.step);
-      saver.put(draft);
-      saver.now();
+      const laid = laidHere<Kept>(`talk ${intake.id}`, intake.version);
+      if (!laid) return;
+      setSaid((now) => ({ ...now, ...(laid.body.data as Partial<Said>) }));
+      setStep(laid.body.step);
+      saver.resume(laid);
     }, 0);
     return () => clearTimeout(timer);
   }, [intake.id, intake.version, saver]);
