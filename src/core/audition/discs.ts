@@ -181,10 +181,17 @@ export const pebble: DrawFigure = (disc, spacing) => ({
   inner: [],
 });
 
+/** Figures that fill their place stay so far from its rim, against the spacing: what lies beside it does too. */
+const APART = 0.4;
+const within = (disc: Disc, spacing: number) => Math.max(0.6 * disc.r, disc.r - APART * spacing);
+
+/** Windings lie so much further apart than the spacing: the rounds between them are nearer. */
+const WIND = 1.35;
+
 /** A round, and a thread that winds in and comes out beside itself. */
 export const swirl: DrawFigure = (disc, spacing) => {
   const n = points(disc, spacing);
-  const rim = (1 - AIR) * disc.r;
+  const rim = within(disc, spacing);
   // The opening through which the inner thread comes and goes.
   const open = Math.min(0.5, (0.35 * spacing) / disc.r);
   const at = (angle: number, r: number) => onRim({ c: disc.c, r }, angle);
@@ -194,13 +201,16 @@ export const swirl: DrawFigure = (disc, spacing) => {
   const wind = (from: number) => {
     const arm: XY[] = [];
     for (let t = 0; ; t += (2 * Math.PI) / n) {
-      const r = from - (2 * spacing * t) / (2 * Math.PI);
+      const r = from - (2 * WIND * spacing * t) / (2 * Math.PI);
       if (r < 0.3 * spacing) return arm;
       arm.push(at(disc.entry - open - t, r));
     }
   };
-  const [into, back] = [wind(rim - spacing), wind(rim - 2 * spacing)];
+  const into = wind(rim - WIND * spacing);
   if (into.length < 3) return { outer: around(disc, n, 1 - AIR), inner: [] };
+  // Where there is no room beside it, the thread comes out the way it went in.
+  const beside = wind(rim - 2 * WIND * spacing);
+  const back = beside.length > 2 ? beside : [...into];
   return { outer: [at(disc.entry, rim), ...outer], inner: [...into, ...back.reverse(), at(disc.entry, rim)] };
 };
 
@@ -209,8 +219,8 @@ const nested =
   (half: (u: number) => number, bend: (u: number) => number, vein = false): DrawFigure =>
   (disc, spacing) => {
     const n = points(disc, spacing);
-    const long = 2 * disc.r * (1 - AIR);
-    const tip = onRim(disc, disc.entry, 1 - AIR);
+    const long = 2 * within(disc, spacing);
+    const tip = onRim(disc, disc.entry, long / 2 / disc.r);
     const axis = disc.entry + Math.PI;
     const [cos, sin] = [Math.cos(axis), Math.sin(axis)];
     const wide = Math.max(...Array.from({ length: 21 }, (_, k) => half(k / 20)));

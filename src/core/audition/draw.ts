@@ -1,4 +1,5 @@
 import polylabel from 'polylabel';
+import { withoutKinks } from '../geometry/crossings';
 import { clipLines, linesLength } from '../geometry/clip-lines';
 import { areaOf, boundsOf, type MultiPolygon, type Polygon, type XY } from '../geometry/polygon';
 import { CoreError } from '../notes';
@@ -18,6 +19,7 @@ import {
 } from './discs';
 import { echoLines } from './echo';
 import { loopLines, meanderLines } from './meander';
+import { withoutHoles } from './open';
 import { backAndForth, type Rows, rowsIn, type Sewn } from './rows';
 import { radiusOf } from './radius';
 import { teethLines } from './teeth';
@@ -28,6 +30,8 @@ export interface Look {
   label: string;
   /** Draws a shape of one piece full, at a spacing, inches. */
   draw: (shape: MultiPolygon, spacing: number, random: Random) => Sewn;
+  /** Drawn at this share of its spacing it is about as dense as asked. */
+  scale?: number;
   /** Its lines cross one another. */
   crosses?: boolean;
   /** Its length follows the outline, not the spacing. */
@@ -128,7 +132,9 @@ const look = (id: string, label: string, draw: Look['draw'], rest: Partial<Look>
   ...rest,
 });
 
-const MEANDER = look('meander', 'meander', (shape, g, r) => sewn(meanderLines(shape, 0.86 * g, r)));
+const MEANDER = look('meander', 'meander', (shape, g, r) => sewn(meanderLines(shape, 0.86 * g, r)), {
+  scale: 0.98,
+});
 const ECHO = look('echo', 'echo', (shape, g, r) => sewn(echoLines(shape, g, r)));
 const ECHO_LOOSE = look('echo-loose', 'wandering echo', (shape, g, r) => sewn(echoLines(shape, g, r, true)));
 const ROWS_WAVY = look(
@@ -187,22 +193,23 @@ export const LOOKS: Readonly<Record<string, readonly Look[]>> = {
       families((g, shape) =>
         [0, Math.PI].map((phase) => ({
           apart: 2 * g,
+          shift: phase === 0 ? 0 : 0.5,
           angle: isWide(shape) ? 0 : Math.PI / 2,
           step: g / 6,
           ...wave(6, 0.9, () => phase)(g),
         })),
       ),
-      { crosses: true },
+      { crosses: true, scale: 1.7 },
     ),
     ROWS_WAVY,
   ],
-  swirls: [look('swirls', 'swirls', figures(swirl, 7, [1, 0.8, 0.6, 0.42, 0.3, 0.2]))],
+  swirls: [look('swirls', 'swirls', figures(swirl, 7, [1, 0.8, 0.6, 0.42, 0.3, 0.2]), { scale: 1.3 })],
   pebbles: [
-    look('pebbles', 'pebbles', figures(pebble, 1.15, [1, 0.86, 0.72, 0.6, 0.48])),
-    look('bubbles', 'bubbles', figures(pebble, 1.5, [1, 0.75, 0.5, 0.32, 0.22])),
+    look('pebbles', 'pebbles', figures(pebble, 1.15, [1, 0.86, 0.72, 0.6, 0.48]), { scale: 0.73 }),
+    look('bubbles', 'bubbles', figures(pebble, 1.5, [1, 0.75, 0.5, 0.32, 0.22]), { scale: 0.77 }),
   ],
-  feathers: [look('plumes', 'plumes', (shape, g) => teethLines(shape, g, true))],
-  leaves: [look('leaves', 'leaves', figures(leaf, 2.8, [1, 0.8, 0.62, 0.46, 0.34]))],
+  feathers: [look('plumes', 'plumes', (shape, g) => teethLines(shape, g, true), { scale: 1.23 })],
+  leaves: [look('leaves', 'leaves', figures(leaf, 2.8, [1, 0.8, 0.62, 0.46, 0.34]), { scale: 1.4 })],
   'teardrop-echo': [
     look('teardrops', 'teardrops', figures(teardrop, 3.6, [1, 0.8, 0.62, 0.46, 0.34])),
     look('paisley', 'paisley drops', figures(paisley, 3.6, [1, 0.8, 0.62, 0.46, 0.34])),
@@ -246,13 +253,31 @@ export interface Drawn {
   starts: number;
 }
 
+/** A loop in which a line crosses itself is a kink of the drawing up to this, against the spacing. */
+const KINK = 1.2;
 /** Fits are tried so often, and left alone when within this of the density asked for. */
 const TRIES = 4;
-const NEAR = 0.03;
+const NEAR = 0.055;
 /** A shape smaller than so many spacings squared is drawn as it comes. */
 const FITTED_FROM = 10;
 /** A drawing of more than so many inches of line at once shows nothing more. */
 const MOST_CELLS = 120_000;
+
+/** What of some lines lies exactly on what was sewn before, inches: a vein, a way over and back. */
+function sewnTwice(lines: readonly (readonly XY[])[]): number {
+  const seen = new Set<string>();
+  const place = ([x, y]: XY) => `${Math.round(x * 2000)},${Math.round(y * 2000)}`;
+  let twice = 0;
+  for (const line of lines)
+    for (let i = 1; i < line.length; i++) {
+      const [a, b] = [place(line[i - 1]!), place(line[i]!)];
+      if (a === b) continue;
+      const key = a < b ? `${a} ${b}` : `${b} ${a}`;
+      if (seen.has(key)) twice += Math.hypot(line[i]![0] - line[i - 1]![0], line[i]![1] - line[i - 1]![1]);
+      else seen.add(key);
+    }
+  return twice;
+}
 
 /** λ·g of a technique, as the table says; null where its length is its own. */
 const densityOf = (technique: string): number | null => {
@@ -260,22 +285,42 @@ const densityOf = (technique: string): number | null => {
   return density.kind === 'spacing' ? density.k : null;
 };
 
-/** One piece, drawn at the scale at which it is as dense as is asked. */
+/** One piece, drawn at the scale at which it is as dense as is asked, its wide places gone into. */
 function drawPiece(polygon: Polygon, how: Look, spacing: number, k: number | null, seed: number): Sewn {
   const shape = [polygon];
   const area = areaOf(shape);
-  let drawn = spacing;
-  let best: Sewn | null = null;
-  let off = Infinity;
+  /** How much denser a drawing is than asked. */
+  const dense = ({ lines, travelIn }: Sewn) => {
+    const lambda = (linesLength(lines) - travelIn) / area;
+    return k === null || lambda === 0 ? 1 : (lambda * spacing) / k;
+  };
+  const asItComes = k === null || how.ownLength || area < FITTED_FROM * spacing * spacing;
+  let scale = how.scale ?? 1;
+  let [best, off]: [Sewn | null, number] = [null, Infinity];
   for (let i = 0; i < TRIES; i++) {
-    const now = how.draw(shape, drawn, seeded(seed));
-    const lambda = (linesLength(now.lines) - now.travelIn) / area;
-    const ratio = k === null || lambda === 0 ? 1 : (lambda * spacing) / k;
-    if (Math.abs(Math.log(ratio)) < off) [best, off] = [now, Math.abs(Math.log(ratio))];
-    if (off <= NEAR || how.ownLength || area < FITTED_FROM * spacing * spacing) break;
-    drawn *= Math.min(1.5, Math.max(0.67, ratio));
+    const plain = drawn(shape, how, scale * spacing, seed);
+    const full = how.ownLength ? plain : filled(shape, plain, spacing);
+    const ratio = dense(full);
+    if (Math.abs(Math.log(ratio)) < off) [best, off] = [full, Math.abs(Math.log(ratio))];
+    if (asItComes || off <= NEAR) break;
+    scale *= Math.min(1.4, Math.max(0.7, ratio));
   }
   return best!;
+}
+
+/** A shape drawn at a scale; what is too narrow for the figure is echoed. */
+function drawn(shape: MultiPolygon, how: Look, scale: number, seed: number): Sewn {
+  const now = how.draw(shape, scale, seeded(seed));
+  const own = now.lines.length > 0 ? now.lines : echoLines(shape, scale, seeded(seed));
+  const lines = how.crosses ? own : own.map((l) => withoutKinks(l, KINK * scale));
+  return { lines, travelIn: now.travelIn + sewnTwice(lines) };
+}
+
+/** The same with its wide places gone into, twice: what is laid in one may leave another beside itself. */
+function filled(shape: MultiPolygon, { lines, travelIn }: Sewn, spacing: number): Sewn {
+  const once = withoutHoles(shape, lines, spacing);
+  const full = once === lines ? lines : withoutHoles(shape, once, spacing);
+  return { lines: full, travelIn: full === lines ? travelIn : travelIn - sewnTwice(lines) + sewnTwice(full) };
 }
 
 /** A piece's outline wherever it lies, to know pieces that are alike. */

@@ -47,12 +47,12 @@ function echoes(field: Field, values: Float64Array, spacing: number): XY[][] {
   const levels: number[] = [];
   for (let level = spacing / 2; level < most; level += spacing) levels.push(level);
   if (levels.length === 0) levels.push(0.55 * most);
-  for (const level of levels) {
-    const deeper = levelOf(field, values, level + spacing);
-    for (const polygon of levelOf(field, values, level)) {
+  const found = levels.map((level) => levelOf(field, values, level));
+  for (const [n, level] of levels.entries()) {
+    for (const polygon of found[n]!) {
       rings.push(...polygon);
-      if (deeper.some(([ring]) => contains([polygon], ring![0]!))) continue;
-      const left = deepest(field, values, polygon[0]!) - level;
+      if (found[n + 1]?.some(([ring]) => contains([polygon], ring![0]!))) continue;
+      const left = deepest(field, values, resampled(polygon[0]!, spacing / 3, true)) - level;
       if (left > OPEN * spacing)
         rings.push(
           ...levelOf(field, values, level + 0.6 * left)
@@ -67,7 +67,7 @@ function echoes(field: Field, values: Float64Array, spacing: number): XY[][] {
 /** A shape's outline repeated inward at a spacing, sewn as one line where its parts hang together. @param wobble it wanders. */
 export function echoLines(shape: MultiPolygon, spacing: number, random: Random, wobble = false): XY[][] {
   const field = fieldOf(shape, spacing / FINE);
-  const values = field.inside;
+  const values = wobble ? field.inside.slice() : field.inside;
   if (wobble) {
     const wave = waves(spacing, random);
     for (let j = 0; j < field.ny; j++)

@@ -202,8 +202,16 @@ export function meanderLines(shape: MultiPolygon, pitch: number, random: Random)
 }
 
 /** Of the way between two loops, against the pitch; and how large a loop is. */
-const BETWEEN = 3.2;
-const LOOP = 0.3;
+const BETWEEN = 7;
+const LOOP = 0.28;
+
+/** A loop beside a line, tangent to it. */
+const loopAt = (p: XY, [tx, ty]: XY, side: number, r: number): XY[] =>
+  Array.from({ length: 23 }, (_, k): XY => {
+    const t = ((k + 1) / 24) * 2 * Math.PI;
+    const [along, aside] = [r * Math.sin(t), side * r * (1 - Math.cos(t))];
+    return [p[0] + tx * along - ty * aside, p[1] + ty * along + tx * aside];
+  });
 
 /** A meander with a loop every so often. */
 export function loopLines(shape: MultiPolygon, pitch: number, random: Random): XY[][] {
@@ -217,14 +225,11 @@ export function loopLines(shape: MultiPolygon, pitch: number, random: Random): X
       const [a, b] = [even[(i - 2 + even.length) % even.length]!, even[(i + 2) % even.length]!];
       const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
       const [tx, ty] = [(b[0] - a[0]) / long, (b[1] - a[1]) / long];
-      const side = random.uniform() < 0.5 ? 1 : -1;
-      const r = LOOP * pitch;
-      for (let k = 1; k < 24; k++) {
-        const t = (k / 24) * 2 * Math.PI;
-        const [along, aside] = [r * Math.sin(t), side * r * (1 - Math.cos(t))];
-        out.push([p[0] + tx * along - ty * aside, p[1] + ty * along + tx * aside]);
-      }
-      out.push(p);
+      const first = random.uniform() < 0.5 ? 1 : -1;
+      const loop = [first, -first]
+        .map((side) => loopAt(p, [tx, ty], side, LOOP * pitch))
+        .find((points) => points.every((q) => contains(shape, q)));
+      if (loop) out.push(...loop, p);
     });
     return [...out, out[0]!];
   });

@@ -4,6 +4,8 @@ import { boundsOf, type MultiPolygon, type XY } from '../geometry/polygon';
 /** A family of like lines: how far apart, how they are turned, and how each leaves the straight. */
 export interface Rows {
   apart: number;
+  /** The whole family lies so much of a distance further on. */
+  shift?: number;
   /** Their direction, radians; 0 across the quilt. */
   angle: number;
   /** How far a line leaves its place, at a point along it; nothing where it is straight. */
@@ -15,7 +17,10 @@ export interface Rows {
 }
 
 /** The lines of a family that lie in a shape, each cut where the shape ends. */
-export function rowsIn(shape: MultiPolygon, { apart, angle, aside, most = 0, step }: Rows): XY[][] {
+export function rowsIn(
+  shape: MultiPolygon,
+  { apart, shift = 0, angle, aside, most = 0, step }: Rows,
+): XY[][] {
   const { x0, y0, x1, y1 } = boundsOf(shape);
   const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
@@ -27,7 +32,7 @@ export function rowsIn(shape: MultiPolygon, { apart, angle, aside, most = 0, ste
   const steps = aside ? Math.ceil((2 * along) / step) : 1;
   const lines = Array.from({ length: 2 * n }, (_, k) => {
     const row = k - n;
-    const v = (row + 0.5) * apart;
+    const v = (row + 0.5 + shift) * apart;
     return Array.from({ length: steps + 1 }, (_, s) => {
       const u = -along + (s / steps) * 2 * along;
       return at(u, v + (aside?.(u, row) ?? 0));

@@ -1,5 +1,6 @@
-import { clipToBand } from '../geometry/band';
-import { boundsOf, type MultiPolygon, type XY } from '../geometry/polygon';
+import { intersection } from 'polyclip-ts';
+import { Crossings } from '../geometry/crossings';
+import { boundsOf, contains, type MultiPolygon, type XY } from '../geometry/polygon';
 import { straightInside } from './join';
 import { backAndForth, Edge, type Rows, rowsIn, type Sewn } from './rows';
 import { evened, resampled } from './smooth';
@@ -28,7 +29,7 @@ function bandsOf(shape: MultiPolygon, spacing: number, isAcross: boolean): Band[
 }
 
 /** A step straight to the next part is no longer than this, against the spacing; longer ways go along the edge. */
-const STEP = 2.2;
+const STEP = 5;
 
 /** Lines sewn one after another: from the end of each over to the nearest next, straight or along the edge. */
 function chained(shape: MultiPolygon, parts: readonly XY[][], spacing: number): Sewn {
@@ -36,12 +37,17 @@ function chained(shape: MultiPolygon, parts: readonly XY[][], spacing: number): 
   const left = new Set(parts);
   const lines: XY[][] = [];
   let travelIn = 0;
+  const sewn = new Crossings(parts);
+  const ways: XY[][] = [];
+  const isFree = (way: readonly XY[]) => !sewn.meets(way) && !ways.some((w) => new Crossings([w]).meets(way));
   const wayTo = (from: XY, to: XY): { d: number; by: XY[] } | null => {
     const d = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    if (d < STEP * spacing && straightInside(shape, from, to, spacing / 12)) return { d, by: [] };
+    if (d < STEP * spacing && straightInside(shape, from, to, spacing / 12) && isFree([from, to]))
+      return { d, by: [] };
     const [a, b] = [edge.place(from), edge.place(to)];
-    if (edge.off(from) > spacing || edge.off(to) > spacing || a.ring !== b.ring) return null;
-    return { d: edge.far(a, b), by: [edge.point(a), ...edge.between(a, b), edge.point(b)] };
+    if (a.ring !== b.ring) return null;
+    const by = [edge.point(a), ...edge.between(a, b), edge.point(b)];
+    return isFree([from, ...by, to]) ? { d: edge.far(a, b), by } : null;
   };
   while (left.size > 0) {
     const first = left.values().next().value!;
@@ -58,11 +64,30 @@ function chained(shape: MultiPolygon, parts: readonly XY[][], spacing: number): 
       if (!best) break;
       left.delete(best.line);
       travelIn += best.d;
+      ways.push([end, ...best.by, best.own[0]!]);
       now.push(...best.by, ...best.own);
     }
     lines.push(now);
   }
   return { lines, travelIn };
+}
+
+/** What of a shape lies in an upright rectangle, each part by itself. */
+function clipped(
+  shape: MultiPolygon,
+  [x0, y0, x1, y1]: readonly [number, number, number, number],
+): MultiPolygon {
+  const open = shape.map((polygon) => polygon.map((ring) => ring.map(([x, y]): [number, number] => [x, y])));
+  const band: [number, number][][] = [
+    [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ],
+  ];
+  // The library closes its rings; ours are open.
+  return intersection(open, band).map((polygon) => polygon.map((ring) => ring.slice(0, -1)));
 }
 
 /** A shape filled band by band with teeth that stand side by side. @param plumes two halves that lean away from a spine. */
@@ -74,7 +99,7 @@ export function teethLines(shape: MultiPolygon, spacing: number, plumes: boolean
     const mid = (from + to) / 2;
     const halves = plumes ? [[from, mid] as const, [mid, to] as const] : [[from, to] as const];
     return halves.flatMap(([a, b]) => {
-      const piece = clipToBand(shape, isAcross ? 1 : 0, a, b);
+      const piece = clipped(shape, isAcross ? [x0, a, x1, b] : [a, y0, b, y1]);
       return piece.flatMap((polygon) => {
         const rows = rowsIn(
           [polygon],
@@ -82,12 +107,18 @@ export function teethLines(shape: MultiPolygon, spacing: number, plumes: boolean
         );
         const sewn = backAndForth([polygon], rows);
         travelIn += Math.max(0, sewn.travelIn - spacing * rows.length);
-        return sewn.lines.map((l) => evened(resampled(l, spacing / 8), ROUND * spacing, false));
+        return sewn.lines.map((l) => rounded([polygon], l, spacing));
       });
     });
   });
   const whole = chained(shape, parts, spacing);
   return { lines: whole.lines, travelIn: travelIn + whole.travelIn };
+}
+
+/** The turns of a line rounded; where that would leave the shape, they stay. */
+function rounded(shape: MultiPolygon, line: readonly XY[], spacing: number): XY[] {
+  const even = resampled(line, spacing / 8);
+  return evened(even, ROUND * spacing, false).map((p, i) => (contains(shape, p) ? p : even[i]!));
 }
 
 /** Teeth of one band: straight across it, or leaning ever more away from the spine. */

@@ -18,7 +18,7 @@ const round = (n: number, r: (angle: number, k: number) => number, cx = 0, cy = 
 
 /** Block letters, five by seven squares. */
 const LETTERS: Readonly<Record<string, readonly string[]>> = {
-  A: [' ### ', '#   #', '#   #', '#####', '#   #', '#   #', '#   #'],
+  A: ['#####', '#   #', '#   #', '#####', '#   #', '#   #', '#   #'],
   C: ['#####', '#    ', '#    ', '#    ', '#    ', '#    ', '#####'],
   E: ['#####', '#    ', '#    ', '#### ', '#    ', '#    ', '#####'],
   F: ['#####', '#    ', '#    ', '#### ', '#    ', '#    ', '#    '],
