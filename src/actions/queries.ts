@@ -51,6 +51,7 @@ import { readKindsCameTo, readOfferSources } from './offers';
 import { readDrawer, readFitted, readFittedIn, readNeedles } from '@/data/needles';
 import { readPastWork } from '@/data/past';
 import { readPreferences } from '@/data/preferences';
+import { readAuditions, readPlacedPhotographs } from '@/data/auditions';
 import { readPattern, readPatterns } from '@/data/patterns';
 import { readFirstAndLatest, readPractice } from '@/data/practice';
 import { readPrepared } from '@/data/prepared';
@@ -155,6 +156,8 @@ const QUERIES = {
   readPastWork: query(readPastWork),
   readPreferences: query(readPreferences),
   readPattern: query(readPattern),
+  readAuditions: query(readAuditions),
+  readPlacedPhotographs: query(readPlacedPhotographs),
   readPatterns: query(readPatterns),
   readFirstAndLatest: query(readFirstAndLatest),
   readPractice: query(readPractice),

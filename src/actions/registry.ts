@@ -22,6 +22,7 @@ import * as offers from './offers';
 import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
 import * as marking from './marking';
+import * as auditions from './auditions';
 import * as patterns from './patterns';
 import * as practice from './practice';
 import * as prepared from './prepared';
@@ -140,6 +141,8 @@ export const COMMANDS = {
   removeCondition: command(conditions.RemoveCondition, conditions.removeCondition),
 
   tryMarker: command(marking.TryMarker, marking.tryMarker),
+  keepAudition: command(auditions.KeepAudition, auditions.keepAudition),
+  placePhotograph: command(auditions.PlacePhotograph, auditions.placePhotograph),
   keepPattern: command(patterns.KeepPattern, patterns.keepPattern),
   quiltPattern: command(patterns.QuiltPattern, patterns.quiltPattern),
   keepPractice: command(practice.KeepPractice, practice.keepPractice),

@@ -31,3 +31,6 @@ export function db(): postgres.Sql {
   if (!url) throw new Error('DATABASE_URL is not set; ./start sets it.');
   return (holder.tidySpoolSql ??= connect(url));
 }
+
+/** A value as the database keeps it in JSON; null stays null. */
+export const asJson = (sql: Sql, value: unknown) => (value === null ? null : sql.json(value as never));

@@ -1,7 +1,7 @@
 import { stored } from '@/core/fields/stored';
 import { ZONE, ZONE_FABRIC, type ZoneFabricFields, type ZoneFields } from '@/core/fields/zone';
 import { columnsOf } from './columns';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Zone } from './types';
 
@@ -174,8 +174,6 @@ export type WorkBefore = Pick<
   zoneId: string;
   version: number;
 };
-
-const asJson = (sql: Sql, value: unknown) => (value === null ? null : sql.json(value as never));
 
 /** Says what is quilted in a zone when it is still as it was seen; what it was before, or null when it was changed. */
 export async function setWork(

@@ -3,6 +3,7 @@ import { Link } from '@/ui/kit/Link';
 export const MATCH_VIEWS = [
   { part: '/motifs', label: 'What to quilt' },
   { part: '/pattern', label: 'Patterns' },
+  { part: '/audition', label: 'Audition' },
   { part: '', label: 'This zone' },
   { part: '/whole', label: 'Whole quilt' },
   { part: '/colours', label: 'Colours' },

@@ -1,43 +1,8 @@
 import type { PatternLayout } from '@/core/pattern/lay';
+import { Slider } from '@/ui/kit/Slider';
 import { Taps } from '@/ui/kit/Taps';
 
-const SLIDER = 'w-full accent-(--indigo)';
 const inch = (n: number) => `${Number(n.toFixed(2))} in`;
-
-function Slider({
-  id,
-  label,
-  value,
-  said,
-  range: [min, max],
-  step,
-  onChange,
-}: {
-  id: string;
-  label: string;
-  value: number;
-  said: string;
-  range: readonly [number, number];
-  step: number;
-  onChange: (value: number) => void;
-}) {
-  return (
-    <label htmlFor={id} className="block min-w-[180px] flex-1">
-      <span className="text-13 font-medium text-ink2">{label}</span> <b className="tabular-nums">{said}</b>
-      <input
-        id={id}
-        type="range"
-        className={SLIDER}
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        aria-valuetext={said}
-        onChange={(e) => onChange(Number(e.target.value))}
-      />
-    </label>
-  );
-}
 
 const OFFSETS = [
   ['0', 'one under another'],

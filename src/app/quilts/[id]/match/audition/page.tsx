@@ -1,0 +1,85 @@
+import { ask } from '@/actions/queries';
+import { motifsRequest } from '@/actions/motifs';
+import { coneName } from '@/actions/zone-brief';
+import { LOOKS } from '@/core/audition/draw';
+import { diameterMm } from '@/core/thread/thread';
+import { AuditionScreen } from '@/ui/audition/AuditionScreen';
+import { usualSide } from '@/ui/audition/SidePanel';
+import { Empty } from '@/ui/kit/Empty';
+import { ButtonLink } from '@/ui/kit/Button';
+import { MatchNav } from '@/ui/match/MatchNav';
+import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
+import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
+
+export const metadata = { title: 'Audition' };
+
+/** A thread nobody has chosen yet: it is seen on what lies under it. */
+const USUAL = { name: 'a thread not chosen yet', light: '#f4f0e6', dark: '#2f2a26', mm: 0.25 };
+/** What is laid beside what the zone has now. */
+const BESIDE = ['swirls', 'meander-medium'] as const;
+
+/** Two ways to quilt a zone, drawn and weighed side by side. */
+export default async function AuditionPage(props: QuiltPageProps) {
+  const { view, machine, zone } = await readQuiltPage(props);
+  const { quilt } = view;
+  const [rulers, preferences, past, photographs, kept, rates] = await Promise.all([
+    ask.readRulers(),
+    ask.readPreferences(),
+    ask.readPastMotifs(),
+    ask.readPlacedPhotographs(quilt.id),
+    ask.readAuditions(quilt.id),
+    ask.readRates(),
+  ]);
+  if (!zone || view.zones.some((z) => z.fabrics.length === 0))
+    return (
+      <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/audition">
+        <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/audition" />
+        <Empty
+          title={zone ? 'A zone has no fabric' : 'No zones yet'}
+          act={
+            <ButtonLink href={`/quilts/${quilt.id}/${zone ? 'take-in' : 'map'}`}>
+              {zone ? 'Take in' : 'Draw the map'}
+            </ButtonLink>
+          }
+        >
+          {zone
+            ? 'Say at Take in which fabric lies in each zone.'
+            : 'Draw the zones of this quilt on its map first.'}
+        </Empty>
+      </QuiltFrame>
+    );
+  const hex = [...zone.fabrics].sort((a, b) => b.share - a.share)[0]?.hex ?? null;
+  const top = view.shelf.find((c) => c.id === view.setups.get(zone.id)?.topId);
+  const isLight = parseInt((hex ?? '#888888').slice(3, 5), 16) > 140;
+  const now = LOOKS[zone.technique]
+    ? { ...usualSide(zone.technique), spacingIn: zone.spacingIn }
+    : usualSide(BESIDE[1]);
+  const other = usualSide(BESIDE.find((t) => t !== now.technique)!);
+  return (
+    <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match/audition">
+      <MatchNav quiltId={quilt.id} zoneId={zone.id} here="/audition" />
+      <AuditionScreen
+        key={`${zone.id} ${zone.version}`}
+        quilt={{ id: quilt.id, name: quilt.name, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
+        zone={{
+          id: zone.id,
+          letter: zone.letter,
+          name: zone.name,
+          version: zone.version,
+          geometry: zone.geometry,
+          hex,
+        }}
+        base={motifsRequest(view, machine, rulers, preferences!, past)}
+        photographs={photographs}
+        thread={
+          top?.hex
+            ? { name: coneName(top), hex: top.hex, mm: diameterMm(top) }
+            : { name: USUAL.name, hex: isLight ? USUAL.dark : USUAL.light, mm: USUAL.mm }
+        }
+        hour={rates.hourMinor == null ? null : { minor: rates.hourMinor, currency: preferences!.currency }}
+        sides={kept.get(zone.id) ?? [now, other]}
+        kept={kept.has(zone.id)}
+      />
+    </QuiltFrame>
+  );
+}

@@ -1,0 +1,29 @@
+import type { MultiPolygon, XY } from '@/core/geometry/polygon';
+import type { MotifsRequest } from '@/core/motifs/request';
+import type { AuditionSide } from '@/data/types';
+
+/** A zone whose quilting is auditioned. */
+export interface AuditionZone {
+  id: string;
+  letter: string;
+  name: string;
+  version: number;
+  geometry: MultiPolygon;
+  /** The colour of most of it. */
+  hex: string | null;
+}
+
+export interface AuditionFacts {
+  quilt: { id: string; name: string; widthIn: number; lengthIn: number };
+  zone: AuditionZone;
+  /** What the quilt asks of what is quilted in it. */
+  base: MotifsRequest;
+  photographs: readonly { id: string; corners: readonly XY[] | null }[];
+  /** The top thread of the zone's card, or one that is seen. */
+  thread: { name: string; hex: string; mm: number };
+  /** What an hour at the frame costs, in minor units; null while it has no price. */
+  hour: { minor: number; currency: string } | null;
+  sides: readonly [AuditionSide, AuditionSide];
+  /** Both are shown to the client. */
+  kept: boolean;
+}
