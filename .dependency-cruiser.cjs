@@ -25,7 +25,7 @@ module.exports = {
       to: {
         path: 'node_modules',
         pathNot:
-          'node_modules/(culori|polyclip-ts|@stdlib|ml-kmeans|ml-matrix|edmonds-blossom|image-size|date-fns|flatbush|polylabel|svgpath|fast-xml-parser|dxf-parser|fastest-levenshtein)',
+          'node_modules/(culori|d3-contour|polyclip-ts|@stdlib|ml-kmeans|ml-matrix|edmonds-blossom|image-size|date-fns|flatbush|polylabel|svgpath|fast-xml-parser|dxf-parser|fastest-levenshtein)',
       },
     },
     {

@@ -14,6 +14,7 @@ import { readPreferences } from '@/data/preferences';
 import { dueWords, offerWords } from './offer-words';
 import { signs } from '@/core/tables/symptoms';
 import type { Sql } from '@/data/sql';
+import { wayPictures, waysOf } from './audition-pictures';
 import { readCalendar } from './calendar';
 import { cameOutOf, washingOf } from './client-sheet';
 import type { QuiltView } from './quilt-view';
@@ -24,12 +25,13 @@ const MOST_PICTURES = 6;
 /** Everything a letter about a quilt may tell, as it stands. */
 export async function letterFacts(sql: Sql, view: QuiltView, now: Date): Promise<LetterFacts> {
   const { quilt, zones, setups, shelf, conditions, faults } = view;
-  const [preferences, calendar, hand, photographs, offers] = await Promise.all([
+  const [preferences, calendar, hand, photographs, offers, ways] = await Promise.all([
     readPreferences(sql),
     readCalendar(sql, now),
     readHandBack(sql, quilt.id),
     readPhotographs(sql, { quiltId: quilt.id }),
     readOffers(sql, quilt.id),
+    waysOf(sql, quilt.id, zones),
   ]);
   const standing = offers.find((o) => o.state === 'offered' || o.state === 'agreed');
   const { units, currency, name } = preferences!;
@@ -60,6 +62,7 @@ export async function letterFacts(sql: Sql, view: QuiltView, now: Date): Promise
       technique: techniques.get(z.technique).label,
       thread: thread(z.id),
     })),
+    ways,
     today: format(now, 'yyyy-MM-dd'),
     begun: quilt.sewn.length > 0,
     frameOn: job ? dateOfDay(job.startDay) : null,
@@ -94,6 +97,7 @@ export async function letterFile(sql: Sql, view: QuiltView, kind: LetterKind, no
   };
   const wanted = photographs.filter((p) => moments[kind]?.includes(p.moment)).slice(-MOST_PICTURES);
   const pictures = await Promise.all(wanted.map((p) => readPhotographBytes(sql, p.id)));
+  const ways = kind === 'approve' ? await wayPictures(sql, view.quilt.id, view.zones) : [];
   const { subject, paragraphs } = letter(kind, { ...facts, pictures: wanted.length });
   const mail = new MailComposer({
     from: { name: facts.studio || 'The studio', address: '' },
@@ -102,9 +106,12 @@ export async function letterFile(sql: Sql, view: QuiltView, kind: LetterKind, no
     text: `${paragraphs.join('\n\n')}\n`,
     headers: { 'X-Unsent': '1' },
     date: now,
-    attachments: pictures.flatMap((p, i) =>
-      p ? [{ filename: `quilt-${i + 1}.jpg`, content: p.bytes, contentType: p.mime }] : [],
-    ),
+    attachments: [
+      ...ways,
+      ...pictures.flatMap((p, i) =>
+        p ? [{ filename: `quilt-${i + 1}.jpg`, content: p.bytes, contentType: p.mime }] : [],
+      ),
+    ],
   });
   return mail.compile().build();
 }

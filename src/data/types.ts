@@ -371,3 +371,4 @@ export interface Begun {
   quilts: number;
   isDemo: boolean;
 }
+export type { HandBackOf } from './hand-back';

@@ -185,33 +185,25 @@ export const pebble: DrawFigure = (disc, spacing) => ({
 const APART = 0.4;
 const within = (disc: Disc, spacing: number) => Math.max(0.6 * disc.r, disc.r - APART * spacing);
 
-/** Windings lie so much further apart than the spacing: the rounds between them are nearer. */
-const WIND = 1.35;
-
-/** A round, and a thread that winds in and comes out beside itself. */
+/** A thread that winds in and comes out beside itself, a spacing from its own turns all the way. */
 export const swirl: DrawFigure = (disc, spacing) => {
   const n = points(disc, spacing);
   const rim = within(disc, spacing);
-  // The opening through which the inner thread comes and goes.
-  const open = Math.min(0.5, (0.35 * spacing) / disc.r);
-  const at = (angle: number, r: number) => onRim({ c: disc.c, r }, angle);
-  const outer = Array.from({ length: n + 1 }, (_, k) =>
-    at(disc.entry + open + (k / n) * (2 * Math.PI - 2 * open), rim),
-  );
-  const wind = (from: number) => {
+  const at = (turned: number, r: number) => onRim({ c: disc.c, r }, disc.entry - turned);
+  const step = (2 * Math.PI) / n;
+  const wind = (from: number): XY[] => {
     const arm: XY[] = [];
-    for (let t = 0; ; t += (2 * Math.PI) / n) {
-      const r = from - (2 * WIND * spacing * t) / (2 * Math.PI);
-      if (r < 0.3 * spacing) return arm;
-      arm.push(at(disc.entry - open - t, r));
+    for (let t = 0; ; t += step) {
+      const r = from - (spacing * t) / Math.PI;
+      if (r < 0.25 * spacing) return arm;
+      arm.push(at(t, r));
     }
   };
-  const into = wind(rim - WIND * spacing);
-  if (into.length < 3) return { outer: around(disc, n, 1 - AIR), inner: [] };
-  // Where there is no room beside it, the thread comes out the way it went in.
-  const beside = wind(rim - 2 * WIND * spacing);
-  const back = beside.length > 2 ? beside : [...into];
-  return { outer: [at(disc.entry, rim), ...outer], inner: [...into, ...back.reverse(), at(disc.entry, rim)] };
+  const into = wind(rim);
+  // Where there is no room for a turn and a way out beside it, it is one round.
+  if (into.length < n) return { outer: around(disc, n, rim / disc.r), inner: [] };
+  const back = wind(rim - spacing).reverse();
+  return { outer: into.slice(0, n), inner: [...into.slice(n), ...back, at(0, rim)] };
 };
 
 /** Closed shapes within one another that share their tip. @param half half their width at a share of their length, against it. */

@@ -26,10 +26,13 @@ const EACH = Object.entries(LOOKS)
 const MEASURED = SPACING / 16;
 /** Of sixty outlines so many must hold, where it is not said otherwise. */
 const NINE_IN_TEN = 54;
-/** Swirls leave room between them that is filled: they come out denser. Plumes end where their bands end. */
+/** Round figures fill a narrow place with more line than their spacing; plumes end where their bands end. */
 const FEWER: Readonly<Record<string, Partial<Record<'density' | 'open' | 'one', number>>>> = {
-  swirls: { density: 10, open: 48 },
-  plumes: { one: 46 },
+  swirls: { density: 46 },
+  teardrops: { density: 46 },
+  paisley: { density: 46 },
+  flames: { density: 46 },
+  plumes: { one: 44 },
 };
 
 test('there are sixty outlines, each of one piece', () => {

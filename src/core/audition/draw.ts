@@ -203,7 +203,7 @@ export const LOOKS: Readonly<Record<string, readonly Look[]>> = {
     ),
     ROWS_WAVY,
   ],
-  swirls: [look('swirls', 'swirls', figures(swirl, 7, [1, 0.8, 0.6, 0.42, 0.3, 0.2]), { scale: 1.3 })],
+  swirls: [look('swirls', 'swirls', figures(swirl, 7, [1, 0.8, 0.6, 0.42, 0.3, 0.2]), { scale: 0.95 })],
   pebbles: [
     look('pebbles', 'pebbles', figures(pebble, 1.15, [1, 0.86, 0.72, 0.6, 0.48]), { scale: 0.73 }),
     look('bubbles', 'bubbles', figures(pebble, 1.5, [1, 0.75, 0.5, 0.32, 0.22]), { scale: 0.77 }),
@@ -258,6 +258,10 @@ const KINK = 1.2;
 /** Fits are tried so often, and left alone when within this of the density asked for. */
 const TRIES = 4;
 const NEAR = 0.055;
+/** A figure is drawn at most so much larger or smaller than usual to be as dense as asked. */
+const STRETCH = 1.3;
+/** A shape of more spacings squared than this averages out: two tries are enough. */
+const LARGE = 600;
 /** A shape smaller than so many spacings squared is drawn as it comes. */
 const FITTED_FROM = 10;
 /** A drawing of more than so many inches of line at once shows nothing more. */
@@ -297,13 +301,16 @@ function drawPiece(polygon: Polygon, how: Look, spacing: number, k: number | nul
   const asItComes = k === null || how.ownLength || area < FITTED_FROM * spacing * spacing;
   let scale = how.scale ?? 1;
   let [best, off]: [Sewn | null, number] = [null, Infinity];
-  for (let i = 0; i < TRIES; i++) {
+  const tries = area > LARGE * spacing * spacing ? 2 : TRIES;
+  for (let i = 0; i < tries; i++) {
     const plain = drawn(shape, how, scale * spacing, seed);
     const full = how.ownLength ? plain : filled(shape, plain, spacing);
     const ratio = dense(full);
     if (Math.abs(Math.log(ratio)) < off) [best, off] = [full, Math.abs(Math.log(ratio))];
     if (asItComes || off <= NEAR) break;
-    scale *= Math.min(1.4, Math.max(0.7, ratio));
+    const usual = how.scale ?? 1;
+    // Much larger figures with much laid between them would be as dense, and no longer what was asked for.
+    scale = Math.min(usual * STRETCH, Math.max(usual / STRETCH, scale * ratio));
   }
   return best!;
 }

@@ -60,25 +60,22 @@ function dropInto(from: XY, [cx, cy]: XY, free: number): XY[] {
  */
 export function withoutHoles(shape: MultiPolygon, lines: XY[][], spacing: number): XY[][] {
   if (lines.length === 0) return lines;
-  const { nx, free, cell, at } = freeOf(shape, lines, spacing / FILLED);
+  const field = freeOf(shape, lines, spacing / FILLED);
+  const { nx, free, cell, at } = field;
   const wide = [...free.keys()].filter((k) => free[k]! > FROM * spacing).sort((a, b) => free[b]! - free[a]!);
   if (wide.length === 0) return lines;
   const points = new PointsNear(lines, spacing);
   const aside = new Map<number, Map<number, XY[][]>>();
-  const added: { c: XY; r: number }[] = [];
   for (const k of wide) {
-    const c = at(k % nx, Math.floor(k / nx));
     // What was laid since takes its part of the place.
-    const r = added.reduce(
-      (least, o) => Math.min(least, Math.hypot(c[0] - o.c[0], c[1] - o.c[1]) - o.r),
-      free[k]!,
-    );
+    const r = free[k]!;
     if (r <= FROM * spacing) continue;
+    const c = at(k % nx, Math.floor(k / nx));
     const near = points.nearest(c, r + 2 * cell);
     if (!near) continue;
     const drop = dropInto(lines[near.line]![near.at]!, c, r - cell);
     if (!drop.every((p) => contains(shape, p) || p === drop[0])) continue;
-    added.push({ c, r: HALF * r });
+    takeFrom(field, { c, r: HALF * r }, r);
     const of = aside.get(near.line) ?? new Map<number, XY[][]>();
     of.set(near.at, [...(of.get(near.at) ?? []), drop]);
     aside.set(near.line, of);
@@ -87,6 +84,21 @@ export function withoutHoles(shape: MultiPolygon, lines: XY[][], spacing: number
     const of = aside.get(n);
     return of ? line.flatMap((p, i) => (of.has(i) ? [p, ...of.get(i)!.flat(), p] : [p])) : line;
   });
+}
+
+/** Takes from the places near a drop what it leaves free of them. @param reach no place further off is wide because of it. */
+function takeFrom(
+  { nx, ny, cell, free, at }: ReturnType<typeof freeOf>,
+  { c, r }: { c: XY; r: number },
+  reach: number,
+) {
+  const [left, top] = at(0, 0);
+  const [ci, cj, n] = [(c[0] - left) / cell, (c[1] - top) / cell, Math.ceil((r + 2 * reach) / cell)];
+  for (let j = Math.max(0, Math.floor(cj) - n); j <= Math.min(ny - 1, Math.ceil(cj) + n); j++)
+    for (let i = Math.max(0, Math.floor(ci) - n); i <= Math.min(nx - 1, Math.ceil(ci) + n); i++) {
+      const d = Math.hypot(left + i * cell - c[0], top + j * cell - c[1]) - r;
+      if (d < free[j * nx + i]!) free[j * nx + i] = d;
+    }
 }
 
 /** Points of lines, to be found by their place. */

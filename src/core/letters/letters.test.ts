@@ -19,6 +19,7 @@ const facts = (part: Partial<LetterFacts> = {}): LetterFacts => ({
     { letter: 'A', name: 'Border', technique: 'Ruler lines', thread: 'Skerry Poly Kelp' },
     { letter: 'B', name: 'Centre', technique: 'Swirls', thread: null },
   ],
+  ways: [],
   frameOn: '2026-12-08',
   begun: false,
   today: '2026-11-30',
@@ -36,6 +37,10 @@ const text = (kind: (typeof LETTERS)[number], part: Partial<LetterFacts> = {}) =
 
 test('approval is asked for three days before it goes on the frame', () =>
   expect(text('approve')).toMatch(/yes by Saturday 5 December 2026/));
+test('two ways are told of, and which is asked', () =>
+  expect(text('approve', { ways: [{ zone: 'Border', a: 'swirls', b: 'feathers' }] })).toMatch(
+    /Border is drawn in two ways.*A, swirls; B, feathers.*which/,
+  ));
 test('a day that is past is not asked for', () =>
   expect(text('approve', { today: '2026-12-06' })).toMatch(/as soon as you can/));
 test('what was found is told with what it means, its minutes and the question', () => {

@@ -32,6 +32,8 @@ export interface LetterFacts {
   conditions: readonly Pick<ConditionFields, 'kind' | 'side' | 'place' | 'sizeIn' | 'note' | 'state'>[];
   /** Each zone with its technique, and thread where it is chosen. */
   zones: readonly { letter: string; name: string; technique: string; thread: string | null }[];
+  /** Zones of which two ways are shown, in words. */
+  ways: readonly { zone: string; a: string; b: string }[];
   /** Day it goes on the frame, yyyy-mm-dd; null while it is not laid. */
   frameOn: string | null;
   /** Whether stitches are in it already. */
@@ -134,6 +136,10 @@ const WRITE: Readonly<Record<LetterKind, (f: LetterFacts) => Written>> = {
     paragraphs: [
       `For ${f.quilt} we suggest:`,
       list(f.zones.map((z) => `${z.name}: ${z.technique.toLowerCase()}${z.thread ? ` in ${z.thread}` : ''}`)),
+      ...f.ways.map(
+        (w) =>
+          `${w.zone} is drawn in two ways, attached: A, ${w.a}; B, ${w.b}. Please tell us which of them it shall be.`,
+      ),
       ...(f.pictures > 0
         ? [`${f.pictures === 1 ? 'A picture is' : `${f.pictures} pictures are`} attached.`]
         : []),

@@ -83,7 +83,7 @@ export function AuditionScreen(facts: AuditionFacts) {
           onDone={() => setPlacing(false)}
         />
       )}
-      <div className="mt-3 grid gap-x-8 gap-y-6 lg:grid-cols-2">
+      <div className="mt-3 grid gap-x-8 gap-y-6 xl:grid-cols-2">
         {([0, 1] as const).map((i) => (
           <SidePanel
             key={i}

@@ -1,9 +1,9 @@
 import { blurIn } from '@/core/audition/weighed';
 import { matrix3d, perspectiveOf } from '@/core/audition/perspective';
-import { boundsOf, type XY } from '@/core/geometry/polygon';
+import { boundsOf, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { mmToIn } from '@/core/units/length';
 import { polyline } from '@/ui/draw/mark';
-import { zonePath } from '@/ui/quilt-map/outline';
+import { spotIn, zonePath } from '@/ui/quilt-map/outline';
 import type { AuditionFacts } from './audition-facts';
 
 const WIDE_PX = 440;
@@ -18,6 +18,23 @@ const SQUARE: readonly XY[] = [
   [1, 1],
   [0, 1],
 ];
+
+/** How much of a quilt is taken in at once from so far, inches for each metre. */
+const SEEN_IN_PER_M = 40;
+
+/** What of a zone is seen: all of it from afar, a part about its middle from near by. */
+function windowOf(shape: MultiPolygon, distanceM: number) {
+  const b = boundsOf(shape);
+  const [x0, y0] = [b.x0 - MARGIN_IN, b.y0 - MARGIN_IN];
+  const [w, h] = [b.x1 - b.x0 + 2 * MARGIN_IN, b.y1 - b.y0 + 2 * MARGIN_IN];
+  const most = SEEN_IN_PER_M * distanceM;
+  if (Math.max(w, h) <= most) return { x0, y0, w, h };
+  const [wide, tall] = [Math.min(w, most), Math.min(h, (most * TALL_PX) / WIDE_PX)];
+  const [cx, cy] = spotIn(shape);
+  const within = (at: number, from: number, all: number, part: number) =>
+    Math.min(from + all - part, Math.max(from, at - part / 2));
+  return { x0: within(cx, x0, w, wide), y0: within(cy, y0, h, tall), w: wide, h: tall };
+}
 
 /** A zone as it would look quilted: over the client's photograph or the colour of its fabric, in the thread's own thickness. */
 export function AuditionView({
@@ -35,9 +52,7 @@ export function AuditionView({
   distanceM: number;
   title: string;
 }) {
-  const b = boundsOf(zone.geometry);
-  const [x0, y0] = [b.x0 - MARGIN_IN, b.y0 - MARGIN_IN];
-  const [w, h] = [b.x1 - b.x0 + 2 * MARGIN_IN, b.y1 - b.y0 + 2 * MARGIN_IN];
+  const { x0, y0, w, h } = windowOf(zone.geometry, distanceM);
   const scale = Math.min(WIDE_PX / w, TALL_PX / h);
   const px = ([x, y]: XY): XY => [(x * quilt.widthIn - x0) * scale, (y * quilt.lengthIn - y0) * scale];
   const d = lines.map((l) => polyline(l)).join('');

@@ -13,20 +13,12 @@ import { saveFile } from '@/ui/draw/save-drawing';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { Slider } from '@/ui/kit/Slider';
 import { Taps } from '@/ui/kit/Taps';
-import type { AuditionFacts } from './audition-facts';
+import { type AuditionFacts, usualSide } from './audition-facts';
 import { AuditionView } from './AuditionView';
 import { useDrawn } from './use-drawn';
 
 const TECHNIQUES = Object.keys(LOOKS);
 const inch = (n: number) => `${Number(n.toFixed(2))} in`;
-
-/** Where a technique begins when it is picked: its usual look and spacing. */
-export const usualSide = (technique: string, seed = 1): AuditionSide => ({
-  technique,
-  look: LOOKS[technique]![0]!.id,
-  spacingIn: techniques.get(technique).usualSpacingIn,
-  seed,
-});
 
 /** One way to quilt the zone: picked, drawn, weighed, and chosen with one tap. */
 export function SidePanel({
@@ -71,7 +63,7 @@ export function SidePanel({
     <section aria-label={`Way ${name}`} className="min-w-0">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <label className="block">
-          <span className="text-13 font-medium text-ink2">Way {name}</span>
+          <span className="text-13 font-medium text-ink2">Technique, way {name}</span>
           <select
             className="block min-h-11 rounded border border-rule bg-cloth px-2 font-semibold"
             value={technique}
@@ -93,8 +85,11 @@ export function SidePanel({
           step={0.05}
           onChange={(v) => onSide({ ...side, spacingIn: Number(v.toFixed(2)) })}
         />
+        <Button look="quiet" onClick={() => onSide({ ...side, seed: seed + 1 })}>
+          Draw it anew
+        </Button>
       </div>
-      <div className="mt-2 flex min-h-11 flex-wrap items-center gap-3">
+      <div className="mt-2 min-h-11">
         {looks.length > 1 && (
           <Taps
             label={`Look of way ${name}`}
@@ -104,11 +99,9 @@ export function SidePanel({
             options={looks.map((l) => ({ value: l.id, label: l.label }))}
           />
         )}
-        <Button look="quiet" onClick={() => onSide({ ...side, seed: seed + 1 })}>
-          Draw it anew
-        </Button>
       </div>
-      <div className="mt-2">
+      <div className="mt-2 min-h-24">
+        {!answer && !problem && <p className="appear-late text-ink2">Drawing it…</p>}
         {drawn && (
           <AuditionView
             {...{ quilt, zone, thread, photograph, distanceM }}

@@ -1,5 +1,7 @@
+import { LOOKS } from '@/core/audition/draw';
 import type { MultiPolygon, XY } from '@/core/geometry/polygon';
 import type { MotifsRequest } from '@/core/motifs/request';
+import { techniques } from '@/core/tables/techniques';
 import type { AuditionSide } from '@/data/types';
 
 /** A zone whose quilting is auditioned. */
@@ -27,3 +29,11 @@ export interface AuditionFacts {
   /** Both are shown to the client. */
   kept: boolean;
 }
+
+/** Where a technique begins when it is picked: its usual look and spacing. */
+export const usualSide = (technique: string, seed = 1): AuditionSide => ({
+  technique,
+  look: LOOKS[technique]![0]!.id,
+  spacingIn: techniques.get(technique).usualSpacingIn,
+  seed,
+});

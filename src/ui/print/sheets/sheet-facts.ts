@@ -2,9 +2,9 @@ import type { Machine, Prepared, TestRound, Zone } from '@/data/types';
 import type { Scales } from '@/core/machine/scales';
 import { readPlan } from '@/actions/plan';
 import type { ZoneSettings } from '@/core/log/fold';
-import type { StoredOffer } from '@/data/offers';
+import type { ask } from '@/actions/queries';
 import type { ZoneMarking } from '@/actions/marking';
-import type { HandBackOf } from '@/data/hand-back';
+import type { HandBackOf } from '@/data/types';
 import type { QuiltView } from '@/actions/quilt-view';
 
 /** Everything the sheets of a quilt are printed from. */
@@ -13,7 +13,7 @@ export type SheetFacts = {
   view: QuiltView;
   zone: Zone | undefined;
   marking: readonly ZoneMarking[];
-  offers: readonly StoredOffer[];
+  offers: Awaited<ReturnType<(typeof ask)['readOffers']>>;
   rounds: readonly TestRound[];
   hand: HandBackOf;
   prepared: Omit<Prepared, 'version'>;

@@ -4,7 +4,7 @@ import { coneName } from '@/actions/zone-brief';
 import { LOOKS } from '@/core/audition/draw';
 import { diameterMm } from '@/core/thread/thread';
 import { AuditionScreen } from '@/ui/audition/AuditionScreen';
-import { usualSide } from '@/ui/audition/SidePanel';
+import { usualSide } from '@/ui/audition/audition-facts';
 import { Empty } from '@/ui/kit/Empty';
 import { ButtonLink } from '@/ui/kit/Button';
 import { MatchNav } from '@/ui/match/MatchNav';
