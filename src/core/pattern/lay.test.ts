@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { clipLines, linesLength } from '../geometry/clip-lines';
 import { contains, type MultiPolygon, rect, type XY } from '../geometry/polygon';
 import { fittingScales, layPattern, linesSvg, type PatternLayout, rowsInPasses, secondLoading } from './lay';
+import { yarnAlong } from './couching';
 import { measurePattern, patternLines } from './pattern';
 
 /** A wave of a sine, a stair, and a figure of two pieces that does not go on. */
@@ -201,3 +202,14 @@ test('what is saved as SVG is read again as the same lines', () => {
   const svg = linesSvg(laid.lines, [0, 0], 40, 30);
   expect(measurePattern({ svg }).lengthIn / laid.lengthIn).toBeCloseTo(1, 3);
 });
+
+test.each(DRAWINGS.flatMap((d) => [1, 2.5, 8, 20].map((yarnMm) => ({ ...d, yarnMm }))))(
+  'a yarn of $yarnMm mm follows the kept lines as it follows the drawing, $widthIn in wide',
+  ({ svg, widthIn, yarnMm }) => {
+    const told = measurePattern({ svg, widthIn, yarnMm });
+    expect(yarnAlong(unitOf(svg, widthIn).runs, widthIn, told.minRadiusIn, yarnMm)).toEqual({
+      fits: told.couching!.fit,
+      codes: told.couching!.codes,
+    });
+  },
+);

@@ -1,4 +1,4 @@
-import { COUCHED_GAP, COUCHED_RADIUS } from '../couching/couching';
+import { couched, MOST_SPOTS } from './couching';
 import { gapLimitIn } from '../density/density';
 import { linesLength } from '../geometry/clip-lines';
 import type { XY } from '../geometry/polygon';
@@ -7,7 +7,7 @@ import { MODES } from '../stitch/machine';
 import { regulate } from '../stitch/regulate';
 import { mmToIn } from '../units/length';
 import { GAP_CELLS, largestGap } from './largest-gap';
-import { nearShare, type Spot, spotsOf } from './nearness';
+import { nearShare, spotsOf } from './nearness';
 import { readDxf } from './read-dxf';
 import { readSvg } from './read-svg';
 import { apart, type Drawing, endOf, type Piece, reversed, startOf, type Stroke } from './stroke';
@@ -54,9 +54,6 @@ const LEAST_SHARE = 0.05;
 const TWICE_IN = mmToIn(1);
 /** Two lines go the same way within this (judgement): crossings are not sewing twice. */
 const SAME_WAY = Math.PI / 9;
-/** Lines of yarn disturb each other up to this angle (judgement). */
-const BESIDE = Math.PI / 4;
-const MOST_SPOTS = 300_000;
 const MOST_TILES = 3;
 /** Stitches per inch are those of the technique and its curves; the machine's own range comes where it is known. */
 const ANY_MACHINE = {
@@ -264,15 +261,4 @@ function gapOf(traces: readonly Trace[], [w, h]: XY, [across, down]: readonly [b
     from,
     to: [from[0] + w, from[1] + h],
   });
-}
-
-/** Whether a yarn follows it: curves of two diameters, lines two and a half apart. */
-function couched(yarnMm: number, minRadiusIn: number | null, spots: readonly Spot[]) {
-  const yarnIn = mmToIn(yarnMm);
-  const codes: string[] = [];
-  if (minRadiusIn !== null && minRadiusIn < COUCHED_RADIUS * yarnIn) codes.push('radius-tight');
-  const within = COUCHED_GAP * yarnIn;
-  if (nearShare(spots, { within, angle: BESIDE, apart: 4 * within, earlier: false }) > LEAST_SHARE)
-    codes.push('gap-tight');
-  return { fit: codes.length === 0, codes };
 }

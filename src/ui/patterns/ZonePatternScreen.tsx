@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { doors } from '@/actions/doors';
 import { boundsOf, type MultiPolygon } from '@/core/geometry/polygon';
 import { attempt } from '@/core/notes';
+import { yarnAlong } from '@/core/pattern/couching';
 import {
   atWidth,
   fittingScales,
@@ -56,7 +57,10 @@ export function ZonePatternScreen({
   patterns,
   depthIn,
   gapLimitIn,
+  yarns = [],
 }: {
+  /** Yarns of the studio, to be laid along a pattern. */
+  yarns?: readonly { id: string; name: string; diameterMm: number }[];
   quilt: { id: string; widthIn: number; lengthIn: number };
   zone: PatternedZone;
   patterns: readonly StudioPattern[];
@@ -137,6 +141,7 @@ export function ZonePatternScreen({
         ) : (
           <>
             <Told {...{ pattern, layout, laid, depthIn, gapLimitIn, quilt, acrossIn: size.heightIn }} />
+            <Couched {...{ pattern, widthIn: layout.widthIn, yarns }} />
             <svg
               viewBox={`${x0 - 0.5} ${y0 - 0.5} ${x1 - x0 + 1} ${y1 - y0 + 1}`}
               className="mt-3 max-h-[460px] w-full bg-cloth"
@@ -292,5 +297,42 @@ function Told({
         </p>
       )}
     </div>
+  );
+}
+
+const YARN_WORDS: Readonly<Record<string, string>> = {
+  'radius-tight': 'its curves are too tight',
+  'gap-tight': 'its lines lie too near one another',
+};
+
+/** Which of the studio's yarns could be laid along the pattern at this width. */
+function Couched({
+  pattern,
+  widthIn,
+  yarns,
+}: {
+  pattern: StudioPattern;
+  widthIn: number;
+  yarns: readonly { id: string; name: string; diameterMm: number }[];
+}) {
+  const { minRadiusIn } = atWidth({ ...pattern.measured, widthIn: pattern.widthIn }, widthIn);
+  const told = useMemo(
+    () => yarns.map((y) => ({ y, ...yarnAlong(pattern.unit.runs, widthIn, minRadiusIn, y.diameterMm) })),
+    [pattern, widthIn, minRadiusIn, yarns],
+  );
+  if (told.length === 0) return null;
+  return (
+    <details className="mt-1">
+      <summary className="min-h-11 cursor-pointer py-2 font-medium">
+        Couched along it: {told.filter((t) => t.fits).length} of {told.length} yarns fit
+      </summary>
+      <ul>
+        {told.map(({ y, fits, codes }) => (
+          <li key={y.id} className={fits ? '' : 'text-weld-text'}>
+            {y.name}, {y.diameterMm} mm: {fits ? 'fits' : codes.map((c) => YARN_WORDS[c]).join(', ')}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

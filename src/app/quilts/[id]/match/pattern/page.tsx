@@ -13,7 +13,11 @@ export const metadata = { title: 'Patterns' };
 export default async function ZonePatternPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [patterns, read] = await Promise.all([ask.readPatterns(), ask.readPlan(view)]);
+  const [patterns, read, yarns] = await Promise.all([
+    ask.readPatterns(),
+    ask.readPlan(view),
+    ask.readYarns(),
+  ]);
   const depths = read.plan.passes?.depthsIn;
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/pattern">
@@ -44,6 +48,7 @@ export default async function ZonePatternPage(props: QuiltPageProps) {
             pattern: zone.pattern,
           }}
           patterns={patterns}
+          yarns={yarns.map(({ id, name, diameterMm }) => ({ id, name, diameterMm }))}
           depthIn={depths ? Math.max(...depths) : null}
           gapLimitIn={gapLimitIn(
             quilt.battingKind,
