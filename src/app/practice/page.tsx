@@ -23,5 +23,6 @@ export default async function PracticePage({ searchParams }: { searchParams: Pro
         </Empty>
       </div>
     );
-  return <PracticeScreen machine={machine} drillId={drill.id} runs={runs} compared={compared} />;
+  const now = new Date().getTime();
+  return <PracticeScreen machine={machine} drillId={drill.id} runs={runs} compared={compared} now={now} />;
 }

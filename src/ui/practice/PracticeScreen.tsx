@@ -17,6 +17,7 @@ import { Taps } from '@/ui/kit/Taps';
 import { toast } from '@/ui/kit/toast';
 import { newKey, useActionForm } from '@/ui/kit/use-action-form';
 import { DrillField } from './DrillField';
+import { Session } from './Session';
 import { DrawnLine, StitchedPicture } from './StitchedPicture';
 
 type Kept = Omit<PracticeRun, 'path'>;
@@ -28,7 +29,10 @@ export function PracticeScreen({
   drillId,
   runs,
   compared,
+  now,
 }: {
+  /** When the page was asked for, milliseconds. */
+  now: number;
   machine: Machine;
   drillId: string;
   /** Runs of all drills, oldest first. */
@@ -65,6 +69,7 @@ export function PracticeScreen({
           options={machine.modes.map((m) => ({ value: m, label: m }))}
         />
       </div>
+      <Session runs={runs} now={now} />
       <p className="mt-2 text-20">{drill.does}</p>
       <div className="mt-3 grid gap-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div>

@@ -46,7 +46,7 @@ const aRun = (part: Partial<PracticeRun> = {}): PracticeRun => ({
   ...part,
 });
 const show = (part: Partial<Parameters<typeof PracticeScreen>[0]> = {}) =>
-  render(<PracticeScreen machine={machine} drillId="line" runs={[]} compared={null} {...part} />);
+  render(<PracticeScreen now={0} machine={machine} drillId="line" runs={[]} compared={null} {...part} />);
 
 /** Draws along a line on the field. */
 function draw(line: readonly XY[]) {
