@@ -3,6 +3,7 @@ import { PREFERENCES } from '@/core/fields/preferences';
 import { battings } from '@/core/tables/battings';
 import { fabrics } from '@/core/tables/fabrics';
 import { fibres } from '@/core/tables/fibres';
+import { DRILLS } from '@/core/practice/drills';
 import { GLOSSARY } from '@/core/tables/glossary';
 import { signNames, signs } from '@/core/tables/symptoms';
 import { findByWord } from '@/core/words/find-by-word';
@@ -31,6 +32,9 @@ function findShipped(letters: string, each: number): Found[] {
     ...findByWord(letters, GLOSSARY, (t) => [t.term, ...t.also])
       .slice(0, each)
       .map((t) => found('term', t.term, t.term, first(t.means))),
+    ...findByWord(letters, DRILLS.rows, (d) => [d.label, 'drill', 'practice'])
+      .slice(0, each)
+      .map((d) => found('drill', d.id, d.label, first(d.does))),
     ...findByWord(letters, PREFERENCES, (f) => [f.label])
       .slice(0, each)
       .map((f) => found('setting', f.id, f.label, 'How we work')),

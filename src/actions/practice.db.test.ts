@@ -4,6 +4,7 @@ import { readFirstAndLatest, readPractice } from '@/data/practice';
 import { type TestDatabase } from '@/data/test-database';
 import { demoDatabase } from '@/demo/testing/demo-database';
 import { thisContext } from './context';
+import { find } from './find';
 import { keepPractice, takeBackPractice } from './practice';
 import { key, paths, value } from './testing/answers';
 
@@ -58,4 +59,11 @@ test.each([
 ])('%s is refused at its field', async (_, part, at) => {
   const said = paths(await keepPractice(thisContext(), await form(part)));
   expect(said[0]!.split('.')[0]).toBe(at);
+});
+
+test('a drill is found by its name, and all of them by the word', async () => {
+  const drills = (letters: string) =>
+    find(base.sql, letters, 20).then((list) => list.filter((f) => f.kind === 'drill').map((f) => f.id));
+  expect(await drills('swirl')).toContain('swirls');
+  expect(await drills('drill')).toEqual(DRILLS.ids);
 });

@@ -280,7 +280,9 @@ export interface Found {
     /** A word of the trade. */
     | 'term'
     /** A preference of the studio. */
-    | 'setting';
+    | 'setting'
+    /** A drill of the practice page. */
+    | 'drill';
   id: string;
   name: string;
   detail: string;

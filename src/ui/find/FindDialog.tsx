@@ -19,6 +19,7 @@ const GROUP: Record<Found['kind'], string> = {
   sign: 'Faults and flaws, in the fault book',
   term: 'Words of the trade',
   setting: 'Settings',
+  drill: 'Drills, to practise',
 };
 
 const hrefOf = (f: Found): string => {
@@ -40,6 +41,8 @@ const hrefOf = (f: Found): string => {
       return `/faults?sign=${f.id}`;
     case 'term':
       return `/glossary#${encodeURIComponent(f.id)}`;
+    case 'drill':
+      return `/practice?drill=${f.id}`;
     case 'setting':
       return `/workroom/preferences#${f.id}`;
     default:
