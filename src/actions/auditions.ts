@@ -35,10 +35,10 @@ export class KeepAudition {
 /** Keeps two ways to quilt a zone for the client to choose from, or lets go of them. */
 export const keepAudition = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<KeepAudition, { id: string }>(context, 'keep-audition', KeepAudition, input, async (tx, form) => {
-    if (!form.sides) {
-      await dropAudition(tx, form.zoneId);
-      return done({ id: form.zoneId });
-    }
+    if (!form.sides)
+      return (await dropAudition(tx, form.quiltId, form.zoneId))
+        ? done({ id: form.zoneId })
+        : conflict(MEANWHILE);
     const sides = form.sides.map(({ technique, look, spacingIn, seed }) => ({
       technique,
       look,

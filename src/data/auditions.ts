@@ -34,8 +34,13 @@ export async function putAudition(
   return rows.length === 1;
 }
 
-/** Lets go of the two ways kept for a zone. */
-export const dropAudition = (sql: Sql, zoneId: string) => sql`delete from audition where zone_id = ${zoneId}`;
+/** Lets go of the two ways kept for a zone; false when the zone is not on the quilt. */
+export async function dropAudition(sql: Sql, quiltId: string, zoneId: string): Promise<boolean> {
+  await sql`delete from audition a using zone z where a.zone_id = ${zoneId} and z.id = a.zone_id and z.quilt_id = ${quiltId}`;
+  const rows =
+    await sql`select 1 from zone where id = ${zoneId} and quilt_id = ${quiltId} and retired_at is null`;
+  return rows.length === 1;
+}
 
 /** Photographs of a quilt that show it whole or could, the newest first, with where its corners lie in them. */
 export const readPlacedPhotographs = (
