@@ -5,8 +5,7 @@ import { LOOKS } from '@/core/audition/draw';
 import { diameterMm } from '@/core/thread/thread';
 import { AuditionScreen } from '@/ui/audition/AuditionScreen';
 import { usualSide } from '@/ui/audition/audition-facts';
-import { Empty } from '@/ui/kit/Empty';
-import { ButtonLink } from '@/ui/kit/Button';
+import { NoFabric } from '@/ui/match/NoFabric';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
@@ -30,22 +29,12 @@ export default async function AuditionPage(props: QuiltPageProps) {
     ask.readAuditions(quilt.id),
     ask.readRates(),
   ]);
-  if (!zone || view.zones.some((z) => z.fabrics.length === 0))
+  const bare = view.zones.filter((z) => z.fabrics.length === 0);
+  if (!zone || bare.length > 0)
     return (
       <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/audition">
         <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/audition" />
-        <Empty
-          title={zone ? 'A zone has no fabric' : 'No zones yet'}
-          act={
-            <ButtonLink href={`/quilts/${quilt.id}/${zone ? 'take-in' : 'map'}`}>
-              {zone ? 'Take in' : 'Draw the map'}
-            </ButtonLink>
-          }
-        >
-          {zone
-            ? 'Say at Take in which fabric lies in each zone.'
-            : 'Draw the zones of this quilt on its map first.'}
-        </Empty>
+        <NoFabric quiltId={quilt.id} zone={zone} bare={bare} />
       </QuiltFrame>
     );
   const hex = [...zone.fabrics].sort((a, b) => b.share - a.share)[0]?.hex ?? null;

@@ -1,8 +1,7 @@
 import { ask } from '@/actions/queries';
 import { motifsRequest } from '@/actions/motifs';
-import { Empty } from '@/ui/kit/Empty';
-import { ButtonLink } from '@/ui/kit/Button';
 import { MatchNav } from '@/ui/match/MatchNav';
+import { NoFabric } from '@/ui/match/NoFabric';
 import { MotifsScreen } from '@/ui/motifs/MotifsScreen';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../../quilt-page';
@@ -23,18 +22,7 @@ export default async function MotifsPage(props: QuiltPageProps) {
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match/motifs">
       <MatchNav quiltId={quilt.id} zoneId={zone?.id} here="/motifs" />
       {!zone || bare.length > 0 ? (
-        <Empty
-          title={zone ? 'A zone has no fabric' : 'No zones yet'}
-          act={
-            <ButtonLink href={`/quilts/${quilt.id}/${zone ? 'take-in' : 'map'}`}>
-              {zone ? 'Take in' : 'Draw the map'}
-            </ButtonLink>
-          }
-        >
-          {zone
-            ? `Say at Take in which fabric lies in ${bare.map((z) => z.letter).join(', ')}.`
-            : 'Draw the zones of this quilt on its map first.'}
-        </Empty>
+        <NoFabric quiltId={quilt.id} zone={zone} bare={bare} />
       ) : (
         <MotifsScreen
           key={quilt.version}
