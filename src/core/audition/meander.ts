@@ -121,37 +121,33 @@ function takeInRest(nodes: ReadonlyMap<number, Node>): void {
     [a, ...parts, after].reduce((x, y) => (link(x, y), y));
     parts.forEach((n) => free.delete(n));
   };
-  const pair = (c: Node): boolean =>
+  /** The steps beside a free point: along one side of it, from a point next to it to another. */
+  const beside = (c: Node, take: (from: Node, isAhead: boolean, other: Node, way: XY) => boolean): boolean =>
     SIDES.some(([di, dj]) => {
       const a = at(c, -di, -dj);
       if (!a?.next) return false;
       return [a, a.before!].some((from) => {
-        const to = from.next!;
-        const other = from === a ? to : from;
+        const other = from === a ? from.next! : from;
         const [ei, ej] = [other.i - a.i, other.j - a.j];
         if (Math.abs(ei) + Math.abs(ej) !== 1 || ei * di + ej * dj !== 0) return false;
-        const d = at(other, di, dj);
-        if (!d || !free.has(d)) return false;
-        insert(from, from === a ? [c, d] : [d, c]);
-        return true;
+        return take(from, from === a, other, [di, dj]);
       });
+    });
+  const pair = (c: Node): boolean =>
+    beside(c, (from, isAhead, other, [di, dj]) => {
+      const d = at(other, di, dj);
+      if (!d || !free.has(d)) return false;
+      insert(from, isAhead ? [c, d] : [d, c]);
+      return true;
     });
   const crossed = new Set<number>();
   const single = (c: Node): boolean =>
-    SIDES.some(([di, dj]) => {
-      const a = at(c, -di, -dj);
-      if (!a?.next) return false;
-      return [a, a.before!].some((from) => {
-        const to = from.next!;
-        const other = from === a ? to : from;
-        const [ei, ej] = [other.i - a.i, other.j - a.j];
-        if (Math.abs(ei) + Math.abs(ej) !== 1 || ei * di + ej * dj !== 0) return false;
-        const square = key(Math.min(c.i, other.i), Math.min(c.j, other.j));
-        if (crossed.has(square)) return false;
-        crossed.add(square);
-        insert(from, [c]);
-        return true;
-      });
+    beside(c, (from, _, other) => {
+      const square = key(Math.min(c.i, other.i), Math.min(c.j, other.j));
+      if (crossed.has(square)) return false;
+      crossed.add(square);
+      insert(from, [c]);
+      return true;
     });
   for (let more = true; more;) {
     more = false;
