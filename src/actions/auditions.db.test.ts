@@ -3,6 +3,7 @@ import { drawTechnique } from '@/core/audition/draw';
 import { areaOf } from '@/core/geometry/polygon';
 import { techniques } from '@/core/tables/techniques';
 import { readAuditions, readPlacedPhotographs } from '@/data/auditions';
+import { readPatterns } from '@/data/patterns';
 import { insertPhotograph } from '@/data/intakes';
 import { type TestDatabase } from '@/data/test-database';
 import { demoDatabase } from '@/demo/testing/demo-database';
@@ -42,6 +43,36 @@ test('two ways are kept for the client: told in the letter, drawn in it, and let
   expect(mail.match(/way-[AB]\.png/g)!.length).toBeGreaterThanOrEqual(2);
   value(await keepAudition(thisContext(), { ...form, key: key(), sides: null }));
   expect((await readAuditions(base.sql, view.quilt.id)).size).toBe(0);
+});
+
+test('a pattern of the studio is one of the two: named and drawn in the letter; one that is not kept is refused', async () => {
+  const view = await aQuilt();
+  const zone = view.zones[0]!;
+  const [pattern] = await readPatterns(base.sql);
+  const laid = {
+    technique: 'guided-pattern',
+    look: 'pattern',
+    spacingIn: 6,
+    seed: 1,
+    patternId: pattern!.id,
+  };
+  const form = { quiltId: view.quilt.id, zoneId: zone.id };
+  value(await keepAudition(thisContext(), { ...form, key: key(), sides: [laid, SIDES[0]] }));
+  const { ways } = await letterFacts(base.sql, view, new Date());
+  expect(ways[0]!.a).toBe(`the pattern “${pattern!.name}”, each repeat 6 in wide`);
+  const mail = (await letterFile(base.sql, view, 'approve', new Date())).toString('latin1');
+  expect(mail).toContain('way-A.png');
+  for (const patternId of [null, '0198c000-0000-7000-8000-000000000000'])
+    expect(
+      paths(
+        await keepAudition(thisContext(), {
+          ...form,
+          key: key(),
+          sides: [SIDES[0], { ...laid, patternId }],
+        }),
+      ),
+    ).toEqual(['sides.1.patternId']);
+  value(await keepAudition(thisContext(), { ...form, key: key(), sides: null }));
 });
 
 test('a look of another technique, one way alone and a stranger’s zone are refused', async () => {

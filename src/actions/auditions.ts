@@ -2,21 +2,28 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { LOOKS } from '@/core/audition/draw';
 import { isOpenQuad } from '@/core/audition/perspective';
+import { PATTERNED } from '@/core/audition/way';
 import type { XY } from '@/core/geometry/polygon';
 import { dropAudition, putAudition, setCorners } from '@/data/auditions';
+import { readPattern } from '@/data/patterns';
 import type { Context } from './context';
 import { conflict, done, refuse, type Result } from './result';
 import { EachOf, FormKey, Id, Maybe, Num, OneOf, QuiltId, Whole } from './rules';
 import { MEANWHILE, save } from './save';
 
-const DRAWN = Object.keys(LOOKS);
-const LOOK_IDS = [...new Set(Object.values(LOOKS).flatMap((looks) => looks.map((l) => l.id)))];
+const DRAWN = [...Object.keys(LOOKS), PATTERNED];
+const LOOK_IDS = [
+  ...new Set([...Object.values(LOOKS).flatMap((looks) => looks.map((l) => l.id)), 'pattern']),
+];
+
+const NO_PATTERN = 'This pattern is not known any more. Reload the page.';
 
 class Side {
   @OneOf(DRAWN, 'Pick a technique that is drawn.') technique!: string;
   @OneOf(LOOK_IDS, 'Pick how it looks.') look!: string;
-  @Num(0.05, 20, 'The spacing, in inches,') spacingIn!: number;
+  @Num(0.05, 200, 'The spacing, in inches,') spacingIn!: number;
   @Whole(1, 1_000_000, 'Which drawing') seed!: number;
+  @Maybe() @Id(NO_PATTERN) patternId?: string | null;
 }
 
 export class KeepAudition {
@@ -32,6 +39,9 @@ export class KeepAudition {
   sides?: Side[] | null;
 }
 
+const looksOf = (technique: string): readonly string[] =>
+  technique === PATTERNED ? ['pattern'] : LOOKS[technique]!.map((l) => l.id);
+
 /** Keeps two ways to quilt a zone for the client to choose from, or lets go of them. */
 export const keepAudition = (context: Context, input: unknown): Promise<Result<{ id: string }>> =>
   save<KeepAudition, { id: string }>(context, 'keep-audition', KeepAudition, input, async (tx, form) => {
@@ -39,14 +49,18 @@ export const keepAudition = (context: Context, input: unknown): Promise<Result<{
       return (await dropAudition(tx, form.quiltId, form.zoneId))
         ? done({ id: form.zoneId })
         : conflict(MEANWHILE);
-    const sides = form.sides.map(({ technique, look, spacingIn, seed }) => ({
+    const sides = form.sides.map(({ technique, look, spacingIn, seed, patternId }) => ({
       technique,
       look,
       spacingIn,
       seed,
+      ...(technique === PATTERNED && { patternId }),
     }));
-    const strange = sides.findIndex((s) => !LOOKS[s.technique]!.some((l) => l.id === s.look));
+    const strange = sides.findIndex((s) => !looksOf(s.technique).includes(s.look));
     if (strange >= 0) return refuse('Pick how it looks.', `sides.${strange}.look`);
+    for (const [i, { technique, patternId }] of sides.entries())
+      if (technique === PATTERNED && !(patternId && (await readPattern(tx, patternId))))
+        return refuse(NO_PATTERN, `sides.${i}.patternId`);
     return (await putAudition(tx, form.quiltId, form.zoneId, sides))
       ? done({ id: form.zoneId })
       : conflict(MEANWHILE);

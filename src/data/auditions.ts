@@ -1,20 +1,10 @@
+import type { Way } from '@/core/audition/way';
 import type { XY } from '@/core/geometry/polygon';
 import { asJson, type Sql } from './sql';
 
-/** One way to quilt a zone: which technique, how it looks, and which of its drawings. */
-export interface AuditionSide {
-  technique: string;
-  look: string;
-  spacingIn: number;
-  seed: number;
-}
-
 /** The two ways kept for zones of a quilt, by zone. */
-export const readAuditions = async (
-  sql: Sql,
-  quiltId: string,
-): Promise<Map<string, [AuditionSide, AuditionSide]>> => {
-  const rows = await sql<{ zoneId: string; sides: [AuditionSide, AuditionSide] }[]>`
+export const readAuditions = async (sql: Sql, quiltId: string): Promise<Map<string, [Way, Way]>> => {
+  const rows = await sql<{ zoneId: string; sides: [Way, Way] }[]>`
     select a.zone_id, a.sides from audition a join zone z on z.id = a.zone_id
     where z.quilt_id = ${quiltId} and z.retired_at is null order by z.letter`;
   return new Map(rows.map((r) => [r.zoneId, r.sides]));
@@ -25,7 +15,7 @@ export async function putAudition(
   sql: Sql,
   quiltId: string,
   zoneId: string,
-  sides: readonly AuditionSide[],
+  sides: readonly Way[],
 ): Promise<boolean> {
   const rows = await sql`
     insert into audition (zone_id, sides)

@@ -31,7 +31,6 @@ import type {
 import type { ZonePattern } from './patterns';
 export type { StudioPattern, ZonePattern } from './patterns';
 export type { PracticeRun } from './practice';
-export type { AuditionSide } from './auditions';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';

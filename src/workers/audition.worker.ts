@@ -1,11 +1,12 @@
 import { expose } from 'comlink';
-import { drawTechnique, type Drawn, type DrawRequest } from '@/core/audition/draw';
+import type { Drawn } from '@/core/audition/draw';
+import { drawWay, type WayAsked } from '@/core/audition/way';
 import { attempt } from '@/core/notes';
 
-/** A technique drawn beside the page, or in words why it cannot be; with what was asked, for it may come late. */
+/** A way drawn beside the page, or in words why it cannot be; with what was asked, for it may come late. */
 export interface DrawnTold {
-  asked: DrawRequest;
+  asked: WayAsked;
   told: Drawn | string;
 }
 
-expose((asked: DrawRequest): DrawnTold => ({ asked, told: attempt(() => drawTechnique(asked)) }));
+expose((asked: WayAsked): DrawnTold => ({ asked, told: attempt(() => drawWay(asked)) }));

@@ -1,3 +1,5 @@
+import { readShared, sharedFile } from '../exchange/shared';
+
 /** A pattern as it is given to another studio: its words, its usual width, and its drawing. */
 export interface SharedPattern {
   name: string;
@@ -6,28 +8,19 @@ export interface SharedPattern {
   svg: string;
 }
 
-const FORMAT = 'tidy-spool-pattern';
-const VERSION = 1;
+const KIND = 'tidy-spool-pattern';
 
 /** The file of a shared pattern: JSON that any program reads, with the drawing in it as SVG. */
-export const sharedPatternFile = (p: SharedPattern): string =>
-  JSON.stringify({ format: FORMAT, version: VERSION, ...p }, null, 2);
+export const sharedPatternFile = (p: SharedPattern): string => sharedFile(KIND, p);
 
 /**
  * A shared pattern read again; null where a text is none, words where it is one that cannot be taken in.
  * @example readSharedPattern('{"format":"tidy-spool-pattern","version":9}') // 'This pattern comes from a newer program.'
  */
 export function readSharedPattern(text: string): SharedPattern | string | null {
-  let json: unknown;
-  try {
-    json = JSON.parse(text);
-  } catch {
-    return null;
-  }
-  if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== FORMAT)
-    return null;
-  const { version, name, words, widthIn, svg } = json as Record<string, unknown>;
-  if (version !== VERSION) return 'This pattern comes from a newer program.';
+  const read = readShared(text, KIND, 'pattern');
+  if (read === null || typeof read === 'string') return read;
+  const { name, words, widthIn, svg } = read;
   if (typeof svg !== 'string' || !svg.includes('<svg')) return 'This file has no drawing in it.';
   return {
     name: typeof name === 'string' ? name.slice(0, 120) : '',

@@ -2,14 +2,15 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { doors } from '@/actions/doors';
+import { layoutOf, type Way } from '@/core/audition/way';
 import type { Auditioned } from '@/core/audition/weighed';
 import type { XY } from '@/core/geometry/polygon';
-import type { AuditionSide } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Problems } from '@/ui/kit/Problems';
 import { Taps } from '@/ui/kit/Taps';
 import { toast } from '@/ui/kit/toast';
-import { newKey, useActionForm } from '@/ui/kit/use-action-form';
+import { useActionForm } from '@/ui/kit/use-action-form';
+import { useQuiltSo } from '@/ui/motifs/use-quilt-so';
 import type { AuditionFacts } from './audition-facts';
 import { CornersEditor } from './CornersEditor';
 import { SidePanel } from './SidePanel';
@@ -29,10 +30,17 @@ export function AuditionScreen(facts: AuditionFacts) {
   const [placing, setPlacing] = useState(false);
   const picked = photographs.find((p) => p.id === photo);
   const laid = picked?.corners ? { id: picked.id, corners: picked.corners as readonly XY[] } : null;
-  const { quiltSo, ...quilting } = useQuiltSo(quilt.id, zone);
+  const quilting = useQuiltSo(quilt.id, zone);
+  const quiltSo = (side: Way, told: Auditioned, radiusIn: number | null) =>
+    side.patternId
+      ? quilting.withPattern(side.patternId, layoutOf(side))
+      : quilting.withTechnique({
+          technique: side.technique,
+          spacingIn: told.spacingIn,
+          smallestRadiusIn: radiusIn === null ? null : Math.max(0.01, Math.round(radiusIn * 100) / 100),
+        });
   const keep = useKeepSides(quilt.id, zone.id);
-  const put = (i: 0 | 1, side: AuditionSide) =>
-    setSides((now) => (i === 0 ? [side, now[1]] : [now[0], side]));
+  const put = (i: 0 | 1, side: Way) => setSides((now) => (i === 0 ? [side, now[1]] : [now[0], side]));
   return (
     <div className="mt-3">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b pb-2">
@@ -118,38 +126,6 @@ export function AuditionScreen(facts: AuditionFacts) {
   );
 }
 
-/** Quilts the zone so, as dense and as curved as it was drawn; what was before comes back with one press. */
-function useQuiltSo(quiltId: string, zone: { id: string; letter: string; version: number }) {
-  const router = useRouter();
-  const { send, pending, problems } = useActionForm(doors.quiltZones, ({ before }) => {
-    toast(`${zone.letter} is quilted so from now on. Match its set-up again.`, {
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void doors.quiltZones({ key: newKey(), quiltId, zones: before }).then((r) => {
-            if (!r.ok) toast(r.problems[0]!.message);
-            router.refresh();
-          }),
-      },
-    });
-    router.refresh();
-  });
-  const quiltSo = (side: AuditionSide, told: Auditioned, radiusIn: number | null) =>
-    send({
-      quiltId,
-      zones: [
-        {
-          zoneId: zone.id,
-          version: zone.version,
-          technique: side.technique,
-          spacingIn: told.spacingIn,
-          smallestRadiusIn: radiusIn === null ? null : Math.max(0.01, Math.round(radiusIn * 100) / 100),
-        },
-      ],
-    });
-  return { quiltSo, pending, problems };
-}
-
 /** Keeps two ways for the client to choose from, or lets go of them. */
 function useKeepSides(quiltId: string, zoneId: string) {
   const router = useRouter();
@@ -160,6 +136,6 @@ function useKeepSides(quiltId: string, zoneId: string) {
   return {
     pending,
     problems,
-    send: (sides: readonly AuditionSide[] | null) => send({ quiltId, zoneId, sides }),
+    send: (sides: readonly Way[] | null) => send({ quiltId, zoneId, sides }),
   };
 }

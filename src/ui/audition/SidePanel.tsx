@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { LOOKS } from '@/core/audition/draw';
+import { PATTERNED, type Way } from '@/core/audition/way';
 import { auditioned, type Auditioned } from '@/core/audition/weighed';
 import { boundsOf } from '@/core/geometry/polygon';
 import { attempt } from '@/core/notes';
@@ -8,12 +9,11 @@ import { linesSvg } from '@/core/pattern/lay';
 import { hoursWords } from '@/core/quote/offer';
 import { techniques } from '@/core/tables/techniques';
 import { moneyText } from '@/core/units/money';
-import type { AuditionSide } from '@/data/types';
 import { saveFile } from '@/ui/draw/save-drawing';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { Slider } from '@/ui/kit/Slider';
 import { Taps } from '@/ui/kit/Taps';
-import { type AuditionFacts, usualSide } from './audition-facts';
+import { type AuditionFacts, patternedSide, usualSide } from './audition-facts';
 import { AuditionView } from './AuditionView';
 import { useDrawn } from './use-drawn';
 
@@ -33,24 +33,25 @@ export function SidePanel({
 }: {
   facts: AuditionFacts;
   name: 'A' | 'B';
-  side: AuditionSide;
-  onSide: (side: AuditionSide) => void;
+  side: Way;
+  onSide: (side: Way) => void;
   photograph: React.ComponentProps<typeof AuditionView>['photograph'];
   distanceM: number;
   pending: boolean;
-  onQuilt: (side: AuditionSide, told: Auditioned, radiusIn: number | null) => void;
+  onQuilt: (side: Way, told: Auditioned, radiusIn: number | null) => void;
 }) {
   const { zone, quilt, base, thread } = facts;
-  const { technique, look, spacingIn, seed } = side;
-  const { answer, problem } = useDrawn({ shape: zone.geometry, technique, look, spacingIn, seed });
+  const { technique, look, spacingIn, seed, patternId } = side;
+  const pattern = facts.patterns.find((p) => p.id === patternId) ?? null;
+  const { answer, problem } = useDrawn({ ...side, shape: zone.geometry, unit: pattern?.unit });
   const drawn = answer && typeof answer !== 'string' ? answer : null;
   const told = useMemo(
     () => (drawn ? attempt(() => auditioned(base, zone.id, technique, spacingIn, drawn)) : null),
     [drawn, base, zone.id, technique, spacingIn],
   );
-  const looks = LOOKS[technique]!;
-  const usual = techniques.get(technique).usualSpacingIn;
-  const label = techniques.get(technique).label;
+  const looks = LOOKS[technique] ?? [];
+  const usual = pattern ? pattern.widthIn : techniques.get(technique).usualSpacingIn;
+  const label = pattern ? pattern.name : techniques.get(technique).label;
   const { x0, y0, x1, y1 } = boundsOf(zone.geometry);
   const query = new URLSearchParams({
     zone: zone.id,
@@ -58,6 +59,7 @@ export function SidePanel({
     look,
     spacing: String(spacingIn),
     seed: String(seed),
+    ...(pattern && { pattern: pattern.id }),
   });
   return (
     <section aria-label={`Way ${name}`} className="min-w-0">
@@ -66,28 +68,47 @@ export function SidePanel({
           <span className="text-13 font-medium text-ink2">Technique, way {name}</span>
           <select
             className="block min-h-11 rounded border border-rule bg-cloth px-2 font-semibold"
-            value={technique}
-            onChange={(e) => onSide(usualSide(e.target.value, seed))}
+            value={patternId ?? technique}
+            onChange={(e) => {
+              const one = facts.patterns.find((p) => p.id === e.target.value);
+              onSide(one ? patternedSide(one) : usualSide(e.target.value, seed));
+            }}
           >
-            {TECHNIQUES.map((t) => (
-              <option key={t} value={t}>
-                {techniques.get(t).label}
-              </option>
-            ))}
+            {technique === PATTERNED && !pattern && (
+              <option value={patternId ?? technique}>a pattern no longer kept</option>
+            )}
+            <optgroup label="Drawn by hand">
+              {TECHNIQUES.map((t) => (
+                <option key={t} value={t}>
+                  {techniques.get(t).label}
+                </option>
+              ))}
+            </optgroup>
+            {facts.patterns.length > 0 && (
+              <optgroup label="Patterns of the studio">
+                {facts.patterns.map((p) => (
+                  <option key={p.id} value={p.id}>
+                    {p.name}
+                  </option>
+                ))}
+              </optgroup>
+            )}
           </select>
         </label>
         <Slider
           id={`spacing-${name}`}
-          label="Spacing"
+          label={pattern ? 'One repeat, wide' : 'Spacing'}
           value={spacingIn}
           said={inch(spacingIn)}
-          range={[Math.max(0.1, usual / 4), usual * 3]}
+          range={[Math.max(0.1, usual / 4), Math.min(200, usual * 3)]}
           step={0.05}
           onChange={(v) => onSide({ ...side, spacingIn: Number(v.toFixed(2)) })}
         />
-        <Button look="quiet" onClick={() => onSide({ ...side, seed: seed + 1 })}>
-          Draw it anew
-        </Button>
+        {!pattern && (
+          <Button look="quiet" onClick={() => onSide({ ...side, seed: seed + 1 })}>
+            Draw it anew
+          </Button>
+        )}
       </div>
       <div className="mt-2 min-h-11">
         {looks.length > 1 && (
@@ -106,7 +127,7 @@ export function SidePanel({
           <AuditionView
             {...{ quilt, zone, thread, photograph, distanceM }}
             lines={drawn.lines}
-            title={`${label} at ${inch(spacingIn)} in zone ${zone.letter}, ${zone.name}`}
+            title={`${label} ${pattern ? 'with repeats of' : 'at'} ${inch(spacingIn)} in zone ${zone.letter}, ${zone.name}`}
           />
         )}
         {typeof answer === 'string' && (

@@ -2,7 +2,8 @@ import { LOOKS } from '@/core/audition/draw';
 import type { MultiPolygon, XY } from '@/core/geometry/polygon';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { techniques } from '@/core/tables/techniques';
-import type { AuditionSide } from '@/data/types';
+import { PATTERNED, type Way } from '@/core/audition/way';
+import type { PatternUnit } from '@/core/pattern/lay';
 
 /** A zone whose quilting is auditioned. */
 export interface AuditionZone {
@@ -15,7 +16,16 @@ export interface AuditionZone {
   hex: string | null;
 }
 
+/** A pattern of the studio, as it is laid. */
+export interface AuditionPattern {
+  id: string;
+  name: string;
+  widthIn: number;
+  unit: PatternUnit;
+}
+
 export interface AuditionFacts {
+  patterns: readonly AuditionPattern[];
   quilt: { id: string; name: string; widthIn: number; lengthIn: number };
   zone: AuditionZone;
   /** What the quilt asks of what is quilted in it. */
@@ -25,15 +35,24 @@ export interface AuditionFacts {
   thread: { name: string; hex: string; mm: number };
   /** What an hour at the frame costs, in minor units; null while it has no price. */
   hour: { minor: number; currency: string } | null;
-  sides: readonly [AuditionSide, AuditionSide];
+  sides: readonly [Way, Way];
   /** Both are shown to the client. */
   kept: boolean;
 }
 
 /** Where a technique begins when it is picked: its usual look and spacing. */
-export const usualSide = (technique: string, seed = 1): AuditionSide => ({
+export const usualSide = (technique: string, seed = 1): Way => ({
   technique,
   look: LOOKS[technique]![0]!.id,
   spacingIn: techniques.get(technique).usualSpacingIn,
   seed,
+});
+
+/** Where a pattern begins: as wide as it is usually sewn. */
+export const patternedSide = ({ id, widthIn }: AuditionPattern): Way => ({
+  technique: PATTERNED,
+  look: 'pattern',
+  spacingIn: widthIn,
+  seed: 1,
+  patternId: id,
 });

@@ -1,7 +1,5 @@
 'use client';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { doors } from '@/actions/doors';
 import { boundsOf, type MultiPolygon } from '@/core/geometry/polygon';
 import { attempt } from '@/core/notes';
 import { yarnAlong } from '@/core/pattern/couching';
@@ -24,8 +22,7 @@ import { Button } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
 import { Problems } from '@/ui/kit/Problems';
 import { Taps } from '@/ui/kit/Taps';
-import { toast } from '@/ui/kit/toast';
-import { newKey, useActionForm } from '@/ui/kit/use-action-form';
+import { useQuiltSo } from '@/ui/motifs/use-quilt-so';
 import { zonePath } from '@/ui/quilt-map/outline';
 import { LayoutFields } from './LayoutFields';
 import { UnitDrawing } from './UnitDrawing';
@@ -77,7 +74,7 @@ export function ZonePatternScreen({
     setPattern(p);
     setLayout({ ...usualLayout(p), direction: layout.direction });
   };
-  const send = useQuiltPattern(quilt.id, zone);
+  const send = useQuiltSo(quilt.id, zone);
   const laid = useMemo(
     () => attempt(() => layPattern(pattern.unit, zone.geometry, layout)),
     [pattern, zone.geometry, layout],
@@ -170,7 +167,7 @@ export function ZonePatternScreen({
               <Button
                 look="act"
                 disabled={send.pending}
-                onClick={() => !send.pending && send.quilt(pattern, layout)}
+                onClick={() => !send.pending && send.withPattern(pattern.id, layout)}
               >
                 Quilt {zone.letter} so
               </Button>
@@ -191,40 +188,6 @@ export function ZonePatternScreen({
       </section>
     </div>
   );
-}
-
-/** Quilts the zone so; what was before is laid again by one press. */
-function useQuiltPattern(quiltId: string, zone: PatternedZone) {
-  const router = useRouter();
-  const { send, pending, problems } = useActionForm(doors.quiltPattern, ({ before }) => {
-    toast(`${zone.letter} is quilted so from now on. Match its set-up again.`, {
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void doors.quiltZones({ key: newKey(), quiltId, zones: [before] }).then((r) => {
-            if (!r.ok) toast(r.problems[0]!.message);
-            router.refresh();
-          }),
-      },
-    });
-    router.refresh();
-  });
-  return {
-    pending,
-    problems,
-    quilt: (p: StudioPattern, { widthIn, rowGapIn, offset, mirrored, direction }: PatternLayout) =>
-      send({
-        quiltId,
-        zoneId: zone.id,
-        version: zone.version,
-        patternId: p.id,
-        widthIn,
-        rowGapIn,
-        offset,
-        mirrored,
-        direction,
-      }),
-  };
 }
 
 /** What the pattern comes to as it is laid. */

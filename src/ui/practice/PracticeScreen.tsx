@@ -6,12 +6,15 @@ import { doors } from '@/actions/doors';
 import type { PathPoint, RegulatorRequest } from '@/core/machine/regulator';
 import { attempt } from '@/core/notes';
 import { type Drill, DRILLS } from '@/core/practice/drills';
+import { readSharedDrill, type SharedDrill, sharedDrillFile } from '@/core/practice/shared-drill';
 import { drillRequest, judge, type Judged, trendOf, usualSpeed } from '@/core/practice/judge';
-import type { Mode } from '@/core/stitch/machine';
+import { type Mode, MODE_LABEL } from '@/core/stitch/machine';
 import { techniques } from '@/core/tables/techniques';
 import type { Machine, PracticeRun } from '@/data/types';
+import { saveFile } from '@/ui/draw/save-drawing';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
+import { OpenFile } from '@/ui/kit/OpenFile';
 import { Problems } from '@/ui/kit/Problems';
 import { Taps } from '@/ui/kit/Taps';
 import { toast } from '@/ui/kit/toast';
@@ -46,6 +49,16 @@ export function PracticeScreen({
   const request = path && drillRequest(machine, mode, SPI, path);
   const judged = request && attempt(() => judge(drill.id, request));
   const own = runs.filter((r) => r.drill === drill.id);
+  const [given, setGiven] = useState<SharedDrill | null>(null);
+  const take = (text: string): string | null => {
+    const read = readSharedDrill(text);
+    if (read === null || typeof read === 'string') return read ?? 'This is no drill that somebody gave away.';
+    setGiven(read);
+    setPath(null);
+    if (machine.modes.includes(read.mode)) setMode(read.mode);
+    if (read.drill !== drill.id) router.push(`/practice?drill=${read.drill}`);
+    return null;
+  };
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -70,6 +83,7 @@ export function PracticeScreen({
         />
       </div>
       <Session runs={runs} now={now} />
+      {given?.drill === drill.id && <Given given={given} machine={machine} />}
       <p className="mt-2 text-20">{drill.does}</p>
       <div className="mt-3 grid gap-6 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div>
@@ -78,6 +92,9 @@ export function PracticeScreen({
             Drawn by finger, pen or mouse, as if the field were eight inches wide. Shoulders down, look up now
             and then; small first, since it is repeated more often.
           </p>
+          <div className="mt-2">
+            <OpenFile label="Open a drill somebody gave you" read={take} />
+          </div>
         </div>
         <div>
           {judged === null && (
@@ -172,7 +189,52 @@ function CameTo({
           Keep this one
         </Button>
         <Button onClick={onDone}>Again</Button>
+        <Button
+          onClick={() =>
+            saveFile(
+              new Blob(
+                [
+                  sharedDrillFile({
+                    drill: drill.id,
+                    mode: request.mode,
+                    spi: request.spi,
+                    path: request.path,
+                  }),
+                ],
+                { type: 'application/json' },
+              ),
+              `${drill.label} drill`,
+              'json',
+            )
+          }
+        >
+          Give it to somebody
+        </Button>
       </div>
+    </section>
+  );
+}
+
+/** The line somebody gave to be sewn after, and what it would have been on this machine. */
+function Given({ given, machine }: { given: SharedDrill; machine: Machine }) {
+  const here = machine.modes.includes(given.mode);
+  const request = drillRequest(machine, here ? given.mode : machine.modes[0]!, given.spi, given.path);
+  const judged = attempt(() => judge(given.drill, request));
+  return (
+    <section
+      aria-label="The line you were given"
+      className="mt-3 flex max-w-[760px] flex-wrap gap-4 border-t-2 border-ink pt-2"
+    >
+      <div className="w-[260px]">
+        <DrawnLine path={given.path.map((p) => [p.xIn, p.yIn] as const)} label="the line you were given" />
+      </div>
+      <p className="min-w-[240px] flex-1">
+        {typeof judged === 'string'
+          ? judged
+          : `On this machine: ${judged.meanInPerS.toFixed(1)} in/s, stitches uneven by ${Math.round(judged.cvPct)} %, ${judged.offIn.toFixed(2)} in from the line.`}
+        {!here &&
+          ` It was sewn where the regulator ${MODE_LABEL[given.mode]}, which this machine does not do.`}
+      </p>
     </section>
   );
 }

@@ -2,20 +2,29 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { doors } from '@/actions/doors';
-import type { QuickAnswer, QuickAsk, QuickStudio } from '@/core/match/quick';
+import { type QuickAnswer, type QuickAsk, type QuickStudio, USUAL_MACHINE } from '@/core/match/quick';
+import {
+  labelOf as threadLabel,
+  readSharedSetup,
+  type SharedSetup,
+  sharedSetupFile,
+} from '@/core/match/shared-setup';
 import type { MeasuredScale } from '@/core/machine/scales';
 import { predicted } from '@/core/source/known';
 import { MODE_LABEL } from '@/core/stitch/machine';
 import { needleName } from '@/core/tables/needles';
 import { FOOT_LABEL } from '@/core/tables/techniques';
+import { saveFile } from '@/ui/draw/save-drawing';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Field, TextField } from '@/ui/kit/Field';
+import { OpenFile } from '@/ui/kit/OpenFile';
 import { Problems } from '@/ui/kit/Problems';
 import { DropTest, dropOf } from '@/ui/kit/DropTest';
 import { Term } from '@/ui/kit/Term';
 import { SourceKey, Sourced } from '@/ui/kit/Sourced';
 import { useActionForm } from '@/ui/kit/use-action-form';
+import { SharedSetupPart } from './SharedSetupPart';
 import { useQuick } from './use-quick';
 
 export interface Option {
@@ -49,6 +58,7 @@ export function QuickScreen({
   const router = useRouter();
   const [ask, setAsk] = useState(first);
   const [kind, setKind] = useState('');
+  const [shared, setShared] = useState<SharedSetup | null>(null);
   const [zoneId, setZone] = useState(zones[0]?.value ?? '');
   const machine = studio.machine ?? usual.find((u) => u.value === kind)?.machine ?? null;
   const { answer, problem } = useQuick({ ask, studio: { ...studio, machine } });
@@ -74,6 +84,16 @@ export function QuickScreen({
       onChange={(value) => set({ [field]: value })}
     />
   );
+  const take = (text: string): string | null => {
+    const read = readSharedSetup(text);
+    if (read === null || typeof read === 'string')
+      return read ?? 'This is no set-up that somebody gave away.';
+    setShared(read);
+    // The cone of that name where there is one, else its size and fibre.
+    const own = studio.threads.find((t) => t.name === read.top.name && t.fibre === read.top.fibre);
+    setAsk({ ...read.ask, thread: own?.id ?? threadLabel(read.top) });
+    return null;
+  };
   const labelOf = (options: readonly Option[], value: string) =>
     options.find((o) => o.value === value)?.label ?? value;
   return (
@@ -126,6 +146,7 @@ export function QuickScreen({
               )}
             </div>
           </details>
+          <OpenFile label="Open a set-up somebody gave you" read={take} />
         </form>
         <section aria-label="The set-up" aria-live="polite" className="min-h-[420px]">
           {wrong && !told ? (
@@ -139,6 +160,7 @@ export function QuickScreen({
                 {labelOf(lists.techniques, ask.technique)}
               </p>
               <Card told={told} />
+              {shared && <SharedSetupPart {...{ shared, told }} machine={machine ?? USUAL_MACHINE} />}
               <div className="mt-4 flex flex-wrap gap-3 print:hidden">
                 <Button
                   look="act"
@@ -159,6 +181,19 @@ export function QuickScreen({
                   Take in a quilt with it
                 </Button>
                 <Button onClick={() => window.print()}>Print</Button>
+                <Button
+                  onClick={() =>
+                    saveFile(
+                      new Blob([sharedSetupFile(ask, told, machine ?? USUAL_MACHINE)], {
+                        type: 'application/json',
+                      }),
+                      `${labelOf(lists.techniques, ask.technique)} set-up`,
+                      'json',
+                    )
+                  }
+                >
+                  Give it to somebody
+                </Button>
                 {studio.threads.length === 0 && <ButtonLink href="/shelf">Add your threads</ButtonLink>}
               </div>
               {zones.length > 0 && (

@@ -6,6 +6,8 @@ import { quickTold, type QuickQuestion } from '@/workers/quick-told';
 import { router } from '@/ui/testing/browser';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
 import { fill } from '@/ui/testing/fill';
+import { quickSetup, USUAL_MACHINE } from '@/core/match/quick';
+import { sharedSetupFile } from '@/core/match/shared-setup';
 import { QuickScreen } from './QuickScreen';
 
 // The worker's answer, given at once.
@@ -88,5 +90,47 @@ test('a quilt is begun with it; what is refused is said', async () => {
   await waitFor(() => expect(router.push).toHaveBeenCalledWith('/take-in/intake-9'));
   expect(lastSent(doors.beginIntake)).toMatchObject({
     quick: { fabric: 'quilting-cotton', use: 'bed', words: 'medium meander with 40 wt polyester' },
+  });
+});
+
+describe('a set-up somebody gave', () => {
+  const ask = {
+    fabric: 'plush',
+    batting: 'wool',
+    technique: 'feathers',
+    backing: 'quilting-cotton',
+    thread: '',
+    use: 'baby',
+    visibility: 'show',
+  } as const;
+  const strong = { ...USUAL_MACHINE, maxSpm: 3000 };
+  const told = quickSetup(ask, {
+    machine: strong,
+    threads: [],
+    needles: [],
+    tensionSchool: 'both',
+    scales: {},
+  });
+  const give = (text: string) =>
+    userEvent.upload(
+      labelled('Open a set-up somebody gave you'),
+      // This browser's files cannot tell their text themselves.
+      Object.assign(new File([text], 'given.json', { type: 'application/json' }), {
+        text: () => Promise.resolve(text),
+      }),
+    );
+
+  test('fills the form, is matched anew, and says what is otherwise here', async () => {
+    show();
+    await give(sharedSetupFile(ask, told, strong));
+    await waitFor(() => expect(labelled('Technique')).toHaveValue('feathers'));
+    expect(labelled('Fabric')).toHaveValue('plush');
+    expect(await screen.findByRole('region', { name: 'As it was given' })).toBeVisible();
+  });
+  test('a file that is none leaves what was typed', async () => {
+    show();
+    await give('{"format":"another"}');
+    expect(await screen.findByRole('alert')).toHaveTextContent('given.json: This is no set-up');
+    expect(labelled('Technique')).toHaveValue('meander-medium');
   });
 });

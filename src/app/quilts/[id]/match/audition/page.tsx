@@ -4,7 +4,7 @@ import { coneName } from '@/actions/zone-brief';
 import { LOOKS } from '@/core/audition/draw';
 import { diameterMm } from '@/core/thread/thread';
 import { AuditionScreen } from '@/ui/audition/AuditionScreen';
-import { usualSide } from '@/ui/audition/audition-facts';
+import { patternedSide, usualSide } from '@/ui/audition/audition-facts';
 import { NoFabric } from '@/ui/match/NoFabric';
 import { MatchNav } from '@/ui/match/MatchNav';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
@@ -21,13 +21,14 @@ const BESIDE = ['swirls', 'meander-medium'] as const;
 export default async function AuditionPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [rulers, preferences, past, photographs, kept, rates] = await Promise.all([
+  const [rulers, preferences, past, photographs, kept, rates, patterns] = await Promise.all([
     ask.readRulers(),
     ask.readPreferences(),
     ask.readPastMotifs(),
     ask.readPlacedPhotographs(quilt.id),
     ask.readAuditions(quilt.id),
     ask.readRates(),
+    ask.readPatterns(),
   ]);
   const bare = view.zones.filter((z) => z.fabrics.length === 0);
   if (!zone || bare.length > 0)
@@ -40,9 +41,12 @@ export default async function AuditionPage(props: QuiltPageProps) {
   const hex = [...zone.fabrics].sort((a, b) => b.share - a.share)[0]?.hex ?? null;
   const top = view.shelf.find((c) => c.id === view.setups.get(zone.id)?.topId);
   const isLight = parseInt((hex ?? '#888888').slice(3, 5), 16) > 140;
-  const now = LOOKS[zone.technique]
-    ? { ...usualSide(zone.technique), spacingIn: zone.spacingIn }
-    : usualSide(BESIDE[1]);
+  const laid = patterns.find((p) => p.id === zone.pattern?.patternId);
+  const now = laid
+    ? { ...patternedSide(laid), spacingIn: zone.pattern!.widthIn }
+    : LOOKS[zone.technique]
+      ? { ...usualSide(zone.technique), spacingIn: zone.spacingIn }
+      : usualSide(BESIDE[1]);
   const other = usualSide(BESIDE.find((t) => t !== now.technique)!);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone.id} page="match/audition">
@@ -60,6 +64,7 @@ export default async function AuditionPage(props: QuiltPageProps) {
         }}
         base={motifsRequest(view, machine, rulers, preferences!, past)}
         photographs={photographs}
+        patterns={patterns.map(({ id, name, widthIn, unit }) => ({ id, name, widthIn, unit }))}
         thread={
           top?.hex
             ? { name: coneName(top), hex: top.hex, mm: diameterMm(top) }

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
-import { drawTechnique } from '@/core/audition/draw';
+import { ask } from '@/actions/queries';
+import { drawWay, PATTERNED } from '@/core/audition/way';
 import { fullSize } from '@/core/audition/full-size';
 import { attempt } from '@/core/notes';
 import { PAPERS } from '@/core/ruler/marking-strip';
@@ -12,20 +13,23 @@ import { readQuiltPage, type QuiltPageProps } from '../../../quilt-page';
 
 export const metadata = { title: 'At full size' };
 
-type Asked = { technique?: string; look?: string; spacing?: string; seed?: string; paper?: string };
+type Asked = Partial<Record<'technique' | 'look' | 'spacing' | 'seed' | 'paper' | 'pattern', string>>;
 
 /** A zone's quilting printed at full size, to lay on the fabric. */
 export default async function FullSizePage(props: QuiltPageProps) {
   const { view, zone } = await readQuiltPage(props);
   const asked = (await props.searchParams) as Asked;
-  const { technique = '', look } = asked;
+  const { technique = '', look = '' } = asked;
   if (!zone || !techniques.find(technique)) notFound();
+  const patterns = technique === PATTERNED ? await ask.readPatterns() : [];
+  const pattern = patterns.find((p) => p.id === asked.pattern);
   const paper = asked.paper === 'letter' ? 'letter' : 'a4';
   // Of pieces that are alike one is enough.
   const shape = [zone.geometry[0]!];
   const drawn = attempt(() =>
-    drawTechnique({
+    drawWay({
       shape,
+      unit: pattern?.unit,
       technique,
       look,
       spacingIn: Number(asked.spacing),
@@ -44,7 +48,7 @@ export default async function FullSizePage(props: QuiltPageProps) {
       <style>{`@media print { @page { size: ${paper === 'a4' ? 'A4' : 'letter'} landscape; margin: ${size.marginMm}mm } }`}</style>
       <div className="print:hidden">
         <h1 className="text-24">
-          {techniques.get(technique).label} at full size: {name}
+          {pattern?.name ?? techniques.get(technique).label} at full size: {name}
         </h1>
         <p className="mt-2">
           {cut.sheets.length} {cut.sheets.length === 1 ? 'sheet' : 'sheets'} of{' '}
