@@ -3,10 +3,12 @@ import { likelySigns } from '@/core/faults/likely-signs';
 import { setupFactsOf } from '@/core/faults/setup-facts';
 import { flaws } from '@/core/tables/symptoms';
 import { techniques } from '@/core/tables/techniques';
+import { readAirLately } from '@/data/air';
 import { readNotedLately } from '@/data/faults';
 import { readFittedIn } from '@/data/needles';
 import type { Sql } from '@/data/sql';
 import type { Fault } from '@/data/types';
+import { readCareOf } from './care';
 import { keptCauses } from './kept-causes';
 import { handSpeedOf } from './plan';
 import type { QuiltView } from './quilt-view';
@@ -37,7 +39,14 @@ export async function faultSetup(
   const top = (own.topId && view.shelf.find((c) => c.id === own.topId)) || card.top;
   const fitted = await readFittedIn(sql, view.quilt.machineId);
   const t = techniques.get(zone.technique);
+  const [care, air] = await Promise.all([
+    readCareOf(sql, view.quilt.machineId, new Date()),
+    readAirLately(sql, view.quilt.machineId, new Date()),
+  ]);
   return setupFactsOf({
+    hoursSinceCleaning: care?.hoursSinceCleaning,
+    hoursSinceOiling: care?.hoursSinceOiling,
+    humidityPct: air?.humidityPct,
     needleStitches: fitted ? fitted.stitches + stitches : null,
     needleNm: sewnWith?.needleNm ?? setup.needleNm,
     eye: setup.needleEye,

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { IsObject } from 'class-validator';
+import { hasCare } from '@/data/care';
 import {
   type PhotographMoment,
   type Use,
@@ -163,9 +164,10 @@ export async function addPhotograph(
     return refuse('This photograph is too large, even after it was made smaller.', 'photo');
   const intake = await readIntake(sql, ofId);
   const quilt = intake ? null : await readQuilt(sql, ofId);
-  if (!quilt && (!intake || intake.quiltId))
+  const isCare = !intake && !quilt && (await hasCare(sql, ofId));
+  if (!quilt && !isCare && (!intake || intake.quiltId))
     return refuse('This intake is closed. Begin a new one.', 'photo');
-  const of = quilt ? { quiltId: ofId } : { intakeId: ofId };
+  const of = quilt ? { quiltId: ofId } : isCare ? { careId: ofId } : { intakeId: ofId };
   const { own, bytes: all } = await countPhotographs(sql, of);
   if (own >= (quilt ? MOST_OF_A_QUILT : MOST_IN_A_TALK))
     return refuse(

@@ -110,6 +110,9 @@ interface Tables {
   bobbins: number;
   faults: number;
   mended: string;
+  /** What was done to the machine and noted of its air, by entries. */
+  care: number;
+  air: number;
   cones: Record<string, number>;
   frame: string;
 }
@@ -127,6 +130,8 @@ async function tablesOf(tx: Sql): Promise<Tables> {
       (select sum(count)::int from bobbin_stock) as bobbins,
       (select count(*)::int from fault where quilt_id = ${world.quiltId}) as faults,
       (select status from fault where id = ${world.faultId}) as mended,
+      (select count(*)::int from care_done where entry_id is not null) as care,
+      (select count(*)::int from air_note) as air,
       (select jsonb_object_agg(id, round(remaining_m::numeric, 3)) from cone) as cones,
       (select step || ' ' || coalesce(on_frame_since::text, 'off') from quilt where id = ${world.quiltId}) as frame`;
   return { ...row!, steps: (row!.steps ?? []).sort() };
@@ -173,9 +178,13 @@ function madeUp(random: Random): { device: 0 | 1; entry: LogEntry }[] {
                     to: pick(random, world.cones),
                     zones: step.zones.map((z) => z.id),
                   })
-                : dice < 0.96
+                : dice < 0.95
                   ? make('fault', { symptoms: ['skipped'], pass, thread, stabilise })
-                  : make('fault-mended', { faultId: world.faultId });
+                  : dice < 0.97
+                    ? make('fault-mended', { faultId: world.faultId })
+                    : dice < 0.985
+                      ? make('care-done', { care: 'oil-race' })
+                      : make('air-noted', { humidityPct: 30 });
     out.push({ device: random.uniform() < 0.5 ? 0 : 1, entry });
   }
   return out;
@@ -220,6 +229,8 @@ function recount(before: Tables, log: readonly LogEntry[]): Tables {
     drawer: before.drawer - needles.length,
     bobbins: before.bobbins - real.filter((e) => e.kind === 'bobbin-changed').length,
     faults: before.faults + real.filter((e) => e.kind === 'fault').length,
+    care: before.care + real.filter((e) => e.kind === 'care-done').length,
+    air: before.air + real.filter((e) => e.kind === 'air-noted').length,
     mended: real.some((e) => e.kind === 'fault-mended') ? 'mended' : before.mended,
     cones: Object.fromEntries(
       Object.entries(before.cones).map(([id, m]) => [id, Math.max(0, m - (taken.get(id) ?? 0))]),
@@ -241,7 +252,7 @@ function expectSame(is: Tables, must: Tables, log: readonly LogEntry[]) {
     !near(is.tally, must.tally, 2) && `tally ${is.tally} / ${must.tally}`,
     (needle(is)[0] !== needle(must)[0] || !near(needle(is)[1], needle(must)[1], 2)) &&
       `needle ${is.needle} / ${must.needle}`,
-    ...(['drawer', 'bobbins', 'faults', 'mended', 'frame'] as const).map(
+    ...(['drawer', 'bobbins', 'faults', 'mended', 'care', 'air', 'frame'] as const).map(
       (k) => is[k] !== must[k] && `${k} ${is[k]} / ${must[k]}`,
     ),
     ...Object.keys(must.cones).map(

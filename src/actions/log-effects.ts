@@ -10,6 +10,8 @@ import { wearFactor } from '@/core/sandwich/sandwich';
 import type { Eye, Point } from '@/core/tables/needles';
 import { fibres } from '@/core/tables/fibres';
 import { techniques } from '@/core/tables/techniques';
+import { airByEntry, readAirByLog, unairByEntry } from '@/data/air';
+import { careByEntry, readCareByLog, uncareByEntry } from '@/data/care';
 import { readTakenBobbins, takeBobbin, untakeBobbin } from '@/data/bobbins';
 import { readConesOf, takeMetres, untakeMetres } from '@/data/cones';
 import { insertStitches } from '@/data/fault-record';
@@ -99,6 +101,7 @@ export async function followLog(
   await followFaults(tx, quiltId, folded);
   await followNeedles(tx, quiltId, machineId, folded);
   await followBobbins(tx, quiltId, folded);
+  await followCare(tx, quiltId, machineId, folded);
   await followSteps(tx, quiltId, machineId, folded, planned);
 }
 
@@ -162,6 +165,25 @@ async function followBobbins(tx: Sql, quiltId: string, { bobbins }: Folded): Pro
       });
     await takeBobbin(tx, e.id, quiltId, e.woundM ? null : e.thread!);
   }
+}
+
+async function followCare(tx: Sql, quiltId: string, machineId: string, { care, air }: Folded): Promise<void> {
+  const there = await readCareByLog(tx, quiltId);
+  const stands = care.filter((e) => e.care);
+  for (const { id } of there) if (!stands.some((e) => e.id === id)) await uncareByEntry(tx, id);
+  for (const e of stands)
+    if (!there.some((t) => t.id === e.id))
+      await careByEntry(tx, e.id, machineId, String(e.care), new Date(happenedMs(e)));
+  const noted = await readAirByLog(tx, quiltId);
+  for (const { id } of noted) if (!air.some((e) => e.id === id)) await unairByEntry(tx, id);
+  for (const e of air)
+    if (!noted.some((n) => n.id === e.id))
+      await airByEntry(tx, machineId, {
+        id: e.id,
+        at: new Date(happenedMs(e)),
+        humidityPct: e.humidityPct ?? null,
+        staticFelt: e.staticFelt ?? false,
+      });
 }
 
 const keyOf = (s: StoredStep) =>

@@ -1,4 +1,5 @@
 import { readCalendar } from './calendar';
+import { readCare, readCareOf, readServiceLog } from './care';
 import { clientLetter } from './client-sheet';
 import { conesById, coneUses } from './cones';
 import { readChoices } from './corrections';
@@ -24,6 +25,8 @@ import { readCopies } from '@/data/backup';
 import { readBegun } from '@/data/begun';
 import { readCureCounts, readCures, readTrials } from '@/data/trials';
 import { readBobbins, readTray } from '@/data/bobbins';
+import { readAirAt } from '@/data/air';
+import { readServicesBetween } from '@/data/care';
 import { readClient } from '@/data/clients';
 import { readBattings, readFabrics, readPutAway } from '@/data/cloths';
 import { readShelf } from '@/data/cones';
@@ -81,6 +84,11 @@ const query = <A extends readonly unknown[], T>(
 /** Every query by its name: pages and doors read through these, with no connection of their own. */
 const QUERIES = {
   readCalendar: query(readCalendar),
+  readAirAt: query(readAirAt),
+  readCare: query(readCare),
+  readCareOf: query(readCareOf),
+  readServiceLog: query(readServiceLog),
+  readServicesBetween: query(readServicesBetween),
   clientLetter: query(clientLetter),
   conesById: query(conesById),
   readChoices: query(readChoices),

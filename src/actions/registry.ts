@@ -2,6 +2,7 @@ import * as begin from './begin';
 import * as trials from './trials';
 import * as bobbins from './bobbins';
 import * as calendar from './calendar';
+import * as care from './care';
 import * as cloths from './cloths';
 import * as conditions from './conditions';
 import * as cones from './cones';
@@ -104,6 +105,10 @@ export const COMMANDS = {
   keepRuler: command(cloths.KeepRuler, cloths.keepRuler),
   keepYarn: command(cloths.KeepYarn, cloths.keepYarn),
   putAway: command(cloths.PutAway, cloths.putAway),
+
+  doCare: command(care.DoCare, care.doCare),
+  takeBackCare: command(care.TakeBackCare, care.takeBackCare),
+  keepManual: command(care.KeepManual, care.keepManual),
 
   keepMachine: command(machines.KeepMachine, machines.keepMachine),
   calibrate: command(machines.Calibrate, machines.calibrate),

@@ -76,9 +76,9 @@ export const insertPhotograph = (
   bytes: Uint8Array,
   moment: PhotographMoment = 'take-in',
 ) => sql`
-  insert into photograph (id, intake_id, quilt_id, mime, bytes, moment)
-  values (${id}, ${'intakeId' in of ? of.intakeId : null}, ${'quiltId' in of ? of.quiltId : null}, ${mime},
-          ${Buffer.from(bytes)}, ${moment})`;
+  insert into photograph (id, intake_id, quilt_id, care_id, mime, bytes, moment)
+  values (${id}, ${'intakeId' in of ? of.intakeId : null}, ${'quiltId' in of ? of.quiltId : null},
+          ${'careId' in of ? of.careId : null}, ${mime}, ${Buffer.from(bytes)}, ${moment})`;
 
 /** Takes a photograph out of its intake or quilt, or puts it back; false when there is none. */
 export async function setPhotographRemoved(sql: Sql, id: string, removed: boolean): Promise<boolean> {
@@ -96,11 +96,16 @@ export const prunePhotographs = (sql: Sql) =>
     and not exists (select from colour_trial t where t.photograph_id = p.id)`;
 
 /** A talk, or a quilt. */
-export type PhotographOf = { intakeId: string } | { quiltId: string };
+export type PhotographOf = { intakeId: string } | { quiltId: string } | { careId: string };
 
 /** How many photographs a talk or quilt has, and how many bytes all of them take. */
 export async function countPhotographs(sql: Sql, of: PhotographOf): Promise<{ own: number; bytes: number }> {
-  const mine = 'intakeId' in of ? sql`intake_id = ${of.intakeId}` : sql`quilt_id = ${of.quiltId}`;
+  const mine =
+    'intakeId' in of
+      ? sql`intake_id = ${of.intakeId}`
+      : 'careId' in of
+        ? sql`care_id = ${of.careId}`
+        : sql`quilt_id = ${of.quiltId}`;
   const [row] = await sql<{ own: number; bytes: number }[]>`
     select count(*) filter (where ${mine} and removed_at is null)::int as own,
            coalesce(sum(octet_length(bytes)), 0)::float8 as bytes from photograph`;

@@ -62,6 +62,8 @@ export const EFFECTIVE: readonly LogKind[] = [
   'setting-changed',
   'fault',
   'fault-mended',
+  'care-done',
+  'air-noted',
   'undone',
 ];
 
@@ -69,7 +71,8 @@ export const EFFECTIVE: readonly LogKind[] = [
 export async function readEffective(sql: Sql, quiltId: string): Promise<KeptEntry[]> {
   const rows = await sql<Row[]>`
     ${selectEntry(sql)} where quilt_id = ${quiltId} and kind in (
-      'step-done', 'bobbin-changed', 'needle-changed', 'thread-changed', 'setting-changed', 'fault', 'fault-mended', 'undone')
+      'step-done', 'bobbin-changed', 'needle-changed', 'thread-changed', 'setting-changed', 'fault', 'fault-mended',
+      'care-done', 'air-noted', 'undone')
     order by happened_at, id`;
   return rows.map(asEntry);
 }

@@ -31,6 +31,7 @@ import type {
 import type { ZonePattern } from './patterns';
 export type { StudioPattern, ZonePattern } from './patterns';
 export type { PracticeRun } from './practice';
+export type { ServiceEntry } from './care';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';

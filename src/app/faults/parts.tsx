@@ -1,5 +1,6 @@
 import { ask } from '@/actions/queries';
 import { format } from 'date-fns';
+import { CARE, TOUCHED_LABEL } from '@/core/care/items';
 import { changedWith, type ChangedThing } from '@/core/faults/changed-with';
 import { changePoint } from '@/core/faults/change-point';
 import { causes } from '@/core/faults/knowledge';
@@ -98,6 +99,12 @@ export async function SincePart({ filter }: { filter: BookFilter }) {
         stretches[Math.min(change.to, stretches.length - 1)]!.at,
       )
     : [];
+  const services = since
+    ? await ask.readServicesBetween(
+        stretches[Math.max(0, change.from - 1)]!.at,
+        stretches[Math.min(change.to, stretches.length - 1)]!.at,
+      )
+    : [];
   const told = change && change.p > 0.5;
   return (
     <section aria-label="Since when">
@@ -126,6 +133,13 @@ export async function SincePart({ filter }: { filter: BookFilter }) {
             {fitted.map((n) => (
               <li key={n.fittedAt.toISOString()}>
                 a new needle, Nm {n.nm}, {format(n.fittedAt, 'd MMM, HH:mm')}
+              </li>
+            ))}
+            {services.map((v) => (
+              <li key={v.at.toISOString()}>
+                {CARE.find(v.item)?.label ?? v.item} on {v.machine}
+                {v.technician && ` by ${v.technician}`}, {format(v.at, 'd MMM')}
+                {v.touched.length > 0 && `: it touched ${v.touched.map((t) => TOUCHED_LABEL[t]).join(', ')}`}
               </li>
             ))}
           </ul>

@@ -2,6 +2,7 @@ import { PartLink } from '@/ui/workroom/PartLink';
 
 const PARTS = [
   ['machine', 'Machines'],
+  ['care', 'Care'],
   ['needles', 'Needles'],
   ['bobbins', 'Bobbins'],
   ['cloth', 'Fabric and batting'],

@@ -26,6 +26,11 @@ export interface SetupThen {
   startBobbinGf: number;
   besideRuler: boolean;
   foot: FootId;
+  /** Hours sewn since lint was out of the hook and since it was oiled; null where neither was ever noted. */
+  hoursSinceCleaning?: number | null;
+  hoursSinceOiling?: number | null;
+  /** Humidity of the room, per cent. */
+  humidityPct?: number | null;
 }
 
 const [LOW_MM, MID_MM] = [4.5, 8];
@@ -52,6 +57,9 @@ export function setupFactsOf(s: SetupThen): Record<string, string | number | boo
     rulerWork: s.besideRuler,
     footType: s.foot,
     computerGuided: false,
+    hoursSinceCleaning: s.hoursSinceCleaning ?? undefined,
+    hoursSinceOiling: s.hoursSinceOiling ?? undefined,
+    humidity: s.humidityPct ?? undefined,
   };
   return { ...readSetup(known) } as Record<string, string | number | boolean | string[]>;
 }

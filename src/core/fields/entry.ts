@@ -1,3 +1,4 @@
+import { CARE } from '../care/items';
 import { LOG_KINDS, SETTINGS } from '../log/kinds';
 import { EYES, NEEDLE_SIZES, POINTS } from '../tables/needles';
 import { FAULT, FAULT_TOLD } from './fault';
@@ -51,6 +52,17 @@ export const ENTRY = [
   /** For `fault-mended`. */
   { id: 'faultId', label: 'Fault', kind: 'ref', ask: 'This fault is not known.' },
   { id: 'note', label: 'Note', kind: 'long', most: 2000, mayBeEmpty: true },
+  /** For `care-done`: what was done to the machine. */
+  {
+    id: 'care',
+    label: 'Care',
+    kind: 'choice',
+    choices: values(CARE.ids),
+    ask: 'This care is not known.',
+  },
+  /** For `air-noted`. */
+  { id: 'humidityPct', label: 'Humidity', kind: 'number', range: [1, 100] },
+  { id: 'staticFelt', label: 'Static', kind: 'yes' },
   /** For `setting-changed` and `thread-changed`: what was set; from which value to which stands beside. */
   {
     id: 'setting',

@@ -95,7 +95,7 @@ export const CURE_OUTCOMES = ['better', 'same', 'worse'] as const;
 export type CureOutcome = (typeof CURE_OUTCOMES)[number];
 
 /** When in the life of a quilt a photograph is taken. */
-export const PHOTOGRAPH_MOMENTS = ['take-in', 'condition', 'test', 'fault', 'hand-back'] as const;
+export const PHOTOGRAPH_MOMENTS = ['take-in', 'condition', 'test', 'fault', 'hand-back', 'service'] as const;
 export type PhotographMoment = (typeof PHOTOGRAPH_MOMENTS)[number];
 
 /** What a quilt is for, as a list shows it. */
@@ -184,3 +184,14 @@ export type BookSort = (typeof BOOK_SORTS)[number];
 
 /** Where a machine can stop its needle. */
 export const NEEDLE_STOP_LABEL = { both: 'up or down', up: 'up only', down: 'down only' } as const;
+
+/** Whether the machine moves over the quilt on a frame, or the quilt is moved under it on a table. */
+export const MACHINE_KIND_LABEL = { frame: 'on a frame', table: 'on a table, the quilt is moved' } as const;
+export type MachineKind = keyof typeof MACHINE_KIND_LABEL;
+/** What keeps the stitches even where the quilt is moved by hand. */
+export const TABLE_REGULATION_LABEL = {
+  none: 'nothing',
+  sensor: 'a sensor',
+  'walking-foot': 'a walking foot',
+} as const;
+export type TableRegulation = keyof typeof TABLE_REGULATION_LABEL;

@@ -1,7 +1,7 @@
 import { MODE_LABEL, MODES } from '../stitch/machine';
 import { FEET, FOOT_LABEL } from '../tables/techniques';
 import { choicesOf, type Field, type KeptOf } from './field';
-import { NEEDLE_STOP_LABEL } from './lists';
+import { MACHINE_KIND_LABEL, NEEDLE_STOP_LABEL, TABLE_REGULATION_LABEL } from './lists';
 
 const spm = <I extends string>(id: I, label: string, noun: string, low: number, usual: number) =>
   ({
@@ -26,6 +26,14 @@ const length = <I extends string, K extends 'mm' | 'inches'>(
 /** A machine and its frame, as the manual and a tape measure give them. */
 export const MACHINE = [
   { id: 'name', label: 'Name', kind: 'text', most: 120, ask: 'Give the machine a name.', usual: '' },
+  {
+    id: 'kind',
+    label: 'Where it sews',
+    kind: 'choice',
+    choices: choicesOf(MACHINE_KIND_LABEL),
+    ask: 'On a frame, or on a table.',
+    usual: 'frame',
+  },
   {
     id: 'shank',
     label: 'Needle shank',
@@ -131,6 +139,36 @@ export const MACHINE = [
     usual: 'both',
   },
   { id: 'ownTieOff', label: 'It ties off by itself', kind: 'yes', usual: false },
+  {
+    ...length('throatHeightIn', 'inches', 'Throat, high', 'The throat’s height, in inches,', [2, 20], 5),
+    hint: 'in: bed to arm',
+  },
+  {
+    id: 'regulated',
+    label: 'On a table, stitches are regulated by',
+    kind: 'choice',
+    choices: choicesOf(TABLE_REGULATION_LABEL),
+    ask: 'By nothing, a sensor, or a walking foot.',
+    usual: 'sensor',
+  },
+  {
+    id: 'dragN',
+    label: 'Pull to move it',
+    noun: 'The pull to move it, in newtons,',
+    kind: 'number',
+    range: [0, 100],
+    optional: true,
+    hint: 'N on a luggage scale; 1 kg is 9.8 N',
+  },
+  {
+    id: 'otherHoursWeek',
+    label: 'Other sewing on it',
+    noun: 'Hours of other sewing a week',
+    kind: 'number',
+    range: [0, 100],
+    hint: 'hours a week not logged here',
+    usual: 0,
+  },
   { id: 'rollInThroat', label: 'The quilt’s roll lies inside the throat', kind: 'yes', usual: true },
 ] as const satisfies readonly Field[];
 export type MachineFields = KeptOf<typeof MACHINE>;

@@ -35,6 +35,9 @@ export interface Folded {
   bobbins: readonly LogEntry[];
   needles: readonly LogEntry[];
   faults: readonly LogEntry[];
+  /** What was done to the machine, and what was noted of the air. */
+  care: readonly LogEntry[];
+  air: readonly LogEntry[];
   /** Entries that say a fault was mended, by the fault. */
   mended: ReadonlyMap<string, readonly LogEntry[]>;
   /** What is set at the machine now, by zone. */
@@ -98,6 +101,8 @@ export function foldLog(entries: readonly LogEntry[]): Folded {
     bobbins: of('bobbin-changed'),
     needles: of('needle-changed'),
     faults: of('fault'),
+    care: of('care-done'),
+    air: of('air-noted'),
     mended,
     settings,
     needle,

@@ -14,6 +14,8 @@ export const LOG_KINDS = [
   'back-checked',
   'fault',
   'fault-mended',
+  'care-done',
+  'air-noted',
   'note',
   'undone',
 ] as const;

@@ -19,6 +19,8 @@ export interface RestsOn {
   needle: string;
   top: RestedThread;
   bobbin: RestedThread;
+  /** The last service that touched what tensions rest on, and what it touched. */
+  serviced?: Named;
 }
 
 /** Sizes within this share are the same thread. */
@@ -38,6 +40,8 @@ export function changedSince(was: RestsOn, now: RestsOn): string[] {
   ] as const)
     if (was[part].id !== now[part].id)
       out.push(`the ${noun} is ${now[part].name} now; it was ${was[part].name}`);
+  if (now.serviced && now.serviced.id !== was.serviced?.id)
+    out.push(`the machine was serviced since: ${now.serviced.name}`);
   if (was.needle !== now.needle) out.push('another needle');
   for (const [part, noun] of [
     ['top', 'top'],

@@ -24,6 +24,11 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
     also: 'frame throat dial speed tension bobbin feet settings',
     href: '/workroom/machine',
   },
+  {
+    label: 'Machine care',
+    also: 'oil lint clean service technician timing belts due',
+    href: '/workroom/care',
+  },
   { label: 'Needles', also: 'stock change needle life', href: '/workroom/needles' },
   { label: 'Bobbins', also: 'wind winding prewound', href: '/workroom/bobbins' },
   { label: 'Fabric and batting', also: 'fabric loft rating', href: '/workroom/cloth' },

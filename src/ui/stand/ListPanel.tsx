@@ -1,4 +1,5 @@
 import { format } from 'date-fns';
+import { CARE } from '@/core/care/items';
 import { happenedMs, type LogEntry } from '@/core/log/entry';
 import { Big } from './Big';
 import { KIND_WORDS, settingWords } from './kind-words';
@@ -18,6 +19,7 @@ export function ListPanel({
   onKeys,
   onTempo,
   onMachine,
+  onAir,
 }: {
   /** What stands. */
   entries: readonly LogEntry[];
@@ -31,6 +33,7 @@ export function ListPanel({
   onKeys: () => void;
   onTempo: () => void;
   onMachine: () => void;
+  onAir: () => void;
 }) {
   const lines: { e: LogEntry; by: readonly string[] | null }[] = [
     ...entries.map((e) => ({ e, by: null })),
@@ -42,6 +45,7 @@ export function ListPanel({
       <div className="mt-2 flex flex-wrap gap-2">
         <Big label="Back checked" look="quiet" onClick={onBack} />
         <Big label="Machine" look="quiet" onClick={onMachine} />
+        <Big label="Note the air" look="quiet" onClick={onAir} />
         <Big label="Tempo" look="quiet" onClick={onTempo} />
         <Big label="Keys and pedals" look="quiet" onClick={onKeys} />
       </div>
@@ -61,6 +65,9 @@ export function ListPanel({
               {e.minutes !== undefined && `, ${e.minutes} min`}
               {e.widthIn !== undefined && `, ${e.widthIn} in`}
               {e.nm !== undefined && `, Nm ${e.nm}`}
+              {e.care !== undefined && `: ${CARE.find(String(e.care))?.label}`}
+              {e.humidityPct !== undefined && `, ${e.humidityPct} % humid`}
+              {e.staticFelt && ', static'}
               {e.note && `: ${e.note}`}
             </span>
             {by ? (

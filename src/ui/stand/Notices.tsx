@@ -1,4 +1,5 @@
 import { safety } from '@/core/cautions/cautions';
+import type { CareItem } from '@/core/care/items';
 import type { Roll } from '@/core/stand/advance';
 import type { squareness } from '@/core/stand/squareness';
 import { Big } from './Big';
@@ -7,10 +8,12 @@ import type { Outbox } from './outbox';
 
 /** Something the quilter must know now, the most pressing first. */
 interface Notice {
-  key: 'store' | 'refused' | 'roll' | 'back' | 'needle' | 'square' | 'posture';
+  key: 'store' | 'refused' | 'roll' | 'back' | 'needle' | 'square' | 'posture' | 'air' | `care ${string}`;
   words: string;
   /** What its button says, where something is to be answered. */
   answer?: string;
+  /** What puts it off, where it may be. */
+  later?: string;
 }
 /** So many are shown: more is read by nobody at the machine. */
 const SHOWN = 2;
@@ -29,6 +32,10 @@ export function noticesOf(now: {
   square: ReturnType<typeof squareness>;
   /** Milliseconds sewn without rest, when it is time for one. */
   sewnOnMs: number | null;
+  /** What the machine asks for at this stop. */
+  care?: readonly CareItem[];
+  /** The air is otherwise than when this was tested; in words. */
+  air?: string | null;
 }): Notice[] {
   const { refused, square, sewnOnMs } = now;
   const notices: (Notice | false | null | undefined)[] = [
@@ -56,6 +63,13 @@ export function noticesOf(now: {
       key: 'needle',
       words: `The needle is worn: ${Math.round(now.needleShare * 100)} % of its life.`,
     },
+    ...(now.care ?? []).map((c): Notice => ({
+      key: `care ${c.id}`,
+      words: `${c.label}. ${c.act}`,
+      answer: 'Done',
+      later: 'Later',
+    })),
+    !!now.air && { key: 'air', words: now.air, answer: 'Seen' },
     square?.real && { key: 'square', words: square.words },
     sewnOnMs !== null && {
       key: 'posture',
@@ -75,7 +89,7 @@ export function Notices({
   onAnswer,
 }: {
   notices: readonly Notice[];
-  onAnswer: (key: Notice['key']) => void;
+  onAnswer: (key: Notice['key'], later: boolean) => void;
 }) {
   if (notices.length === 0) return null;
   return (
@@ -86,7 +100,8 @@ export function Notices({
           className="flex flex-wrap items-center gap-4 border-l-8 border-weld bg-cloth px-4 py-1 text-20 sm:text-24"
         >
           <span className="min-w-0 flex-1">{n.words}</span>
-          {n.answer && <Big onClick={() => onAnswer(n.key)} label={n.answer} look="quiet" />}
+          {n.answer && <Big onClick={() => onAnswer(n.key, false)} label={n.answer} look="quiet" />}
+          {n.later && <Big onClick={() => onAnswer(n.key, true)} label={n.later} look="quiet" />}
         </li>
       ))}
     </ul>

@@ -4,6 +4,7 @@ import { takenBack } from '@/core/log/standing';
 import { rollTo } from '@/core/stand/advance';
 import { patiently } from '@/ui/kit/patiently';
 import { AdvancePanel } from './AdvancePanel';
+import { AirPanel } from './AirPanel';
 import { AwayPanel } from './AwayPanel';
 import { BobbinPanel } from './BobbinPanel';
 import { FaultPanel } from './FaultPanel';
@@ -107,6 +108,7 @@ const list: Shown = ({ state, entries, nameOf, log, acts, close, setPanel }) => 
     onKeys={() => setPanel('keys')}
     onTempo={() => setPanel('tempo')}
     onMachine={() => setPanel('machine')}
+    onAir={() => setPanel('air')}
   />
 );
 
@@ -131,6 +133,15 @@ const PANELS: Record<NonNullable<Stand['panel']>, Shown> = {
   frame,
   list,
   machine,
+  air: ({ log, close }) => (
+    <AirPanel
+      onNote={(part) => {
+        log('air-noted', part);
+        close();
+      }}
+      onClose={close}
+    />
+  ),
   tempo: ({ set, close }) => <TempoPanel setting={set ?? null} onClose={close} />,
   keys: ({ keys, setKeys, close }) => <KeysPanel keys={keys} onKeys={setKeys} onClose={close} />,
 };

@@ -28,7 +28,9 @@ export function StandScreen(facts: StandFacts) {
       <InHand stand={stand} />
       <Notices
         notices={stand.notices}
-        onAnswer={(k) => {
+        onAnswer={(k, later) => {
+          if (k.startsWith('care ')) stand.careAnswered(k.slice(5), later);
+          if (k === 'air') stand.airSeen();
           if (k === 'refused') void stand.forget(stand.outbox.refused[0]!.id);
           if (k === 'back') stand.acts.back();
           if (k === 'roll') stand.acts.advance();

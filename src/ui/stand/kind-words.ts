@@ -18,6 +18,8 @@ export const KIND_WORDS: Record<LogEntry['kind'], string> = {
   'back-checked': 'back checked',
   fault: 'fault',
   'fault-mended': 'fault mended',
+  'care-done': 'machine cared for',
+  'air-noted': 'air noted',
   note: 'note',
   undone: 'undone',
 };

@@ -150,6 +150,8 @@ const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<type
         { nm: 100, eye: 'standard', point: 'sharp', coated: true, stock: 3 },
         { nm: 110, eye: 'standard', point: 'sharp', coated: false, stock: 1 },
       ]}
+      care={{ known: [], askedAt: 0 }}
+      air={{ nowPct: null, testedPct: {} }}
       map={{ widthIn: 60, lengthIn: 60, zones: [], width: 420, idPrefix: 'stand' }}
       {...part}
     />,

@@ -1,5 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
+import { careAtStand, type CareKnown } from '@/core/care/at-stand';
+import { airWords } from '@/core/care/air';
 import type { XY } from '@/core/geometry/polygon';
 import type { TensionSchool } from '@/core/fields/lists';
 import type { LogEntry } from '@/core/log/entry';
@@ -24,7 +26,7 @@ import { usePedals } from './use-pedals';
 import { useWakeLock } from './use-wake-lock';
 
 type PanelName =
-  'fault' | 'advance' | 'bobbin' | 'change' | 'frame' | 'list' | 'keys' | 'tempo' | 'machine' | null;
+  'air' | 'fault' | 'advance' | 'bobbin' | 'change' | 'frame' | 'list' | 'keys' | 'tempo' | 'machine' | null;
 const POSTURE_MS = 30 * 60_000;
 /** The back is to be checked so long after a pass was begun. */
 const FIRST_INCHES_MS = 90_000;
@@ -66,6 +68,10 @@ export interface StandFacts {
   raiseBefore: readonly number[];
   /** The needle in the machine as the page was asked for. */
   needle: (Needle & { stitches: number; worn: number; life: number }) | null;
+  /** What the machine asks for, as it was when the page was asked for. */
+  care: { known: readonly CareKnown[]; askedAt: number };
+  /** The air as it was noted last, and by zone as it was when the zone was tested. */
+  air: { nowPct: number | null; testedPct: Readonly<Record<string, number>> };
   /** Kinds of needles in the drawer, coated or not. */
   drawer: Drawer;
   map: DrawnMap;
@@ -210,6 +216,31 @@ function afterOf({ step, zone, set, zoneAfter, next, state, named }: Work) {
   };
 }
 
+/** Put off so often, an item is told of on the Rack and not at the machine any more. */
+const MOST_LATER = 3;
+
+/** What the machine asks for at the stop that was come to; done with a tap, or put off to the next. */
+function useCare({ care }: StandFacts, { state, running, log }: Work) {
+  const [later, setLater] = useState<Readonly<Record<string, { times: number; at: string | null }>>>({});
+  const dayStart = new Date(care.askedAt).setHours(0, 0, 0, 0);
+  const lastId = state.entries.at(-1)?.id ?? null;
+  const items = careAtStand(care.known, state.entries, { running, askedAt: care.askedAt, dayStart }).filter(
+    (c) => !later[c.id] || (later[c.id]!.times < MOST_LATER && later[c.id]!.at !== lastId),
+  );
+  return {
+    items,
+    answered: (id: string, isLater: boolean) =>
+      isLater
+        ? setLater((now) => ({ ...now, [id]: { times: (now[id]?.times ?? 0) + 1, at: lastId } }))
+        : log('care-done', { care: id }),
+  };
+}
+
+/** Humidity as it was noted last: here since the page was asked for, or before. */
+const airNowOf = ({ air }: StandFacts, { state }: Work): number | null =>
+  [...state.entries].reverse().find((e) => e.kind === 'air-noted' && e.humidityPct !== undefined)
+    ?.humidityPct ?? air.nowPct;
+
 /** Everything the screen at the machine says and does, from the log and the clock. */
 export function useStand(facts: StandFacts) {
   const work = useWork(facts);
@@ -218,6 +249,9 @@ export function useStand(facts: StandFacts) {
   const [keys, setKeys] = useKeys();
   const [away, setAway] = useState<{ from: number; to: number } | null>(null);
   const [restedAt, setRestedAt] = useState(0);
+  const care = useCare(facts, work);
+  const [airSeenAt, setAirSeen] = useState<number | null>(null);
+  const airNow = airNowOf(facts, work);
   const awake = useWakeLock();
   const longarm = useLongarm(facts.quilt.id);
   const acts = actsOf(facts, work, setPanel);
@@ -244,6 +278,8 @@ export function useStand(facts: StandFacts) {
     away,
     setAway,
     rested: () => setRestedAt(work.sinceRestMs),
+    careAnswered: care.answered,
+    airSeen: () => setAirSeen(airNow),
     awake,
     longarm,
     acts,
@@ -258,6 +294,11 @@ export function useStand(facts: StandFacts) {
       needleShare: needleShareOf(facts, work),
       square,
       sewnOnMs: work.sinceRestMs - restedAt > POSTURE_MS ? work.sinceRestMs : null,
+      care: care.items,
+      air:
+        airNow !== null && airNow !== airSeenAt && work.zone
+          ? airWords(airNow, facts.air.testedPct[work.zone.id])
+          : null,
     }),
     /** Where the needle has come to: by the linked machine, else by the last place that was told. */
     needleAt: linked

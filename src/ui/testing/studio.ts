@@ -104,6 +104,11 @@ type OfARow =
   | 'rulerFootMm'
   | 'footOffsetIn'
   | 'couchingHoleMm'
+  | 'kind'
+  | 'throatHeightIn'
+  | 'regulated'
+  | 'dragN'
+  | 'otherHoursWeek'
   | 'version';
 
 export const aMachine = (part: Partial<Machine> = {}): Machine => ({
@@ -116,6 +121,11 @@ export const aMachine = (part: Partial<Machine> = {}): Machine => ({
   rulerFootMm: 6,
   footOffsetIn: 0.25,
   couchingHoleMm: 3,
+  kind: 'frame',
+  throatHeightIn: 5,
+  regulated: 'sensor',
+  dragN: null,
+  otherHoursWeek: 0,
   version: 1,
   ...part,
 });

@@ -15,7 +15,8 @@ const SHOWN_SIGNS = 12;
 export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
-  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences, scraps] =
+  const now = new Date();
+  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences, scraps, care, air] =
     await Promise.all([
       ask.readPlan(view),
       ask.readScales(machine.id),
@@ -27,6 +28,8 @@ export default async function StandPage(props: QuiltPageProps) {
       ask.readSewnBeforeLog(quilt.id),
       ask.readPreferences(),
       ask.readMarkerTests(view.zones.flatMap((z) => z.fabrics.map((f) => f.fabricId))),
+      ask.readCareOf(machine.id, now),
+      ask.readAirAt(quilt.id, machine.id, now),
     ]);
   // What is marked while it stands on the frame; what was drawn before loading is there.
   const markings = new Map(
@@ -89,6 +92,17 @@ export default async function StandPage(props: QuiltPageProps) {
           life: fitted.life,
         }
       }
+      care={{
+        known: (care?.lines ?? []).map(({ id, u, word, perHour, perBobbin }) => ({
+          id,
+          u,
+          word,
+          perHour,
+          perBobbin,
+        })),
+        askedAt: now.getTime(),
+      }}
+      air={air}
       drawer={drawer.map(({ nm, eye, point, coated, stock }) => ({ nm, eye, point, coated, stock }))}
       map={{
         widthIn: quilt.widthIn,
