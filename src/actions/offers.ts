@@ -25,6 +25,7 @@ import type { Context } from './context';
 import { readPlan } from './plan';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
+import { readTaskFactors, taskSize } from './tasks';
 import { asForm, EachOf, Fields, FormKey, Id, OneOf, QuiltId, Version } from './rules';
 import { MEANWHILE, save } from './save';
 
@@ -51,7 +52,7 @@ export const keepRates = (context: Context, input: unknown): Promise<Result<{ ve
   );
 
 /** Everything of a quilt that its offer is reckoned from. */
-export type OfferSources = Pick<OfferRequest, 'work' | 'frameHours' | 'size' | 'bobbins'>;
+export type OfferSources = Pick<OfferRequest, 'work' | 'frameHours' | 'size' | 'bobbins' | 'taskFactors'>;
 
 const inHours = ({ low, mid, high }: Range): Range => ({ low: low / 60, mid: mid / 60, high: high / 60 });
 
@@ -71,19 +72,12 @@ export async function readOfferSources(sql: Sql, view: QuiltView): Promise<Offer
   const predicted = left.reduce((s, step) => s + predictedMin(step), 0);
   const share = predicted > 0 ? Math.min(1, quilting / predicted) : 0;
   const part = (k: number): Range => inHours({ low: all.low * k, mid: all.mid * k, high: all.high * k });
-  const { quilt } = view;
-  const across = quilt.backingClothIn ?? 44;
-  const seams = Math.max(0, Math.ceil(Math.min(quilt.widthIn, quilt.lengthIn) / across) - 1);
+  const factors = await readTaskFactors(sql);
   return {
     work: workByKind(zones, part(share)),
     frameHours: part(1 - share),
-    size: {
-      widthIn: quilt.widthIn,
-      lengthIn: quilt.lengthIn,
-      pieces: Math.round((quilt.widthIn * quilt.lengthIn) / 16),
-      backingSeams: seams,
-      backingSeamIn: seams * Math.max(quilt.widthIn, quilt.lengthIn),
-    },
+    size: taskSize(view.quilt),
+    taskFactors: [...factors],
     bobbins: steps.length > 0 ? plan.threads.reduce((n, t) => n + t.bobbins, 0) : 0,
   };
 }

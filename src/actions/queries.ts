@@ -18,6 +18,8 @@ import { readQuiltView } from './quilt-view';
 import { readRackView } from './rack';
 import { readSettings } from './settings';
 import { readShopping } from './shopping';
+import { readTasks } from './tasks';
+import { readToday } from './today';
 import { readSteps } from './waiting';
 import { readSearch } from './tests';
 import { exportWorkroom } from './workroom-file';
@@ -110,6 +112,8 @@ const QUERIES = {
   readSettings: query(readSettings),
   readShopping: query(readShopping),
   readSteps: query(readSteps),
+  readTasks: query(readTasks),
+  readToday: query(readToday),
   readSearch: query(readSearch),
   exportWorkroom: query(exportWorkroom),
   readCopies: query(readCopies),

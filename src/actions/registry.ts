@@ -31,6 +31,7 @@ import * as quilts from './quilts';
 import * as searches from './searches';
 import * as setups from './setups';
 import * as shopping from './shopping';
+import * as tasks from './tasks';
 import * as tests from './tests';
 import * as whatIf from './what-if';
 import * as wholeQuilt from './whole-quilt';
@@ -130,6 +131,8 @@ export const COMMANDS = {
   handBack: command(handBack.HandBack, handBack.handBack),
   markHandBack: command(handBack.MarkHandBack, handBack.markHandBack),
   measureHandBack: command(handBack.MeasureHandBack, handBack.measureHandBack),
+
+  workTask: command(tasks.WorkTask, tasks.workTask),
 
   putOnFrame: command(planCommands.PutOnFrame, planCommands.putOnFrame),
 

@@ -6,6 +6,7 @@ import {
   type TensionLearning,
 } from '@/core/learning/tension';
 import type { MatchRequest } from '@/core/match/request';
+import { readServicedSince } from '@/data/care';
 import { readSearches, setSearchLeftOut, type StoredSearch } from '@/data/searches';
 import type { Sql } from '@/data/sql';
 import type { Quilt } from '@/data/types';
@@ -38,8 +39,9 @@ let fits = 0;
 /** What the studio's finished searches say together. */
 export const readTensionLearning = (sql: Sql): Promise<StudioTension> =>
   learnedFrom(sql, 'proof', async () => {
-    const searches = teaching(await readSearches(sql));
-    return { mark: ++fits, learning: learnTension(searches), searches };
+    const [stored, serviced] = await Promise.all([readSearches(sql), readServicedSince(sql)]);
+    const searches = teaching(stored);
+    return { mark: ++fits, learning: learnTension(searches, serviced), searches };
   });
 
 /** The question with what was learned in it: each pair starts where the studio's own log says. */

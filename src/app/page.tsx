@@ -63,6 +63,9 @@ export default async function RackPage() {
         )}
         <h2 className="mt-4 mb-1 text-20">Needs your hand</h2>
         <HandList lines={view.hand} />
+        <Link className="flex min-h-11 items-center font-semibold text-indigo hover:underline" href="/today">
+          The whole day: load, sew, write, wind
+        </Link>
         <Link className="flex min-h-11 items-center text-indigo hover:underline" href="/shopping">
           Shopping and winding list
         </Link>

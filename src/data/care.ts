@@ -153,6 +153,17 @@ export const readSheds = (
   left join cone c on c.id = s.top_id
   where q.on_frame_since is not null and q.handed_back_on is null group by q.machine_id`;
 
+/** Machines whose hook, case, timing or tension unit was touched after the last test that ended balanced on them. */
+export const readServicedSince = async (sql: Sql): Promise<ReadonlySet<string>> =>
+  new Set(
+    (
+      await sql<{ machineId: string }[]>`
+    select distinct c.machine_id from care_done c where c.taken_back_at is null and c.touched <> '{}' and not exists (
+      select from proof p join setup s on s.id = p.setup_id join zone z on z.id = s.zone_id
+      join quilt q on q.id = z.quilt_id where q.machine_id = c.machine_id and p.proven_at > c.at)`
+    ).map((r) => r.machineId),
+  );
+
 /** Whether something was done under this id. */
 export async function hasCare(sql: Sql, id: string): Promise<boolean> {
   const rows = await sql`select 1 from care_done where id = ${id} and taken_back_at is null`;

@@ -32,3 +32,14 @@ export async function setConditionRemoved(sql: Sql, id: string, removed: boolean
     update condition set removed_at = ${removed ? new Date() : null}, version = version + 1 where id = ${id} returning id`;
   return rows.length === 1;
 }
+
+/** How many things found on a quilt its client was never told of, by quilts that are still here. */
+export const readConditionsWaiting = async (sql: Sql): Promise<ReadonlyMap<string, number>> =>
+  new Map(
+    (
+      await sql<{ quiltId: string; n: number }[]>`
+    select c.quilt_id, count(*)::int as n from condition c join quilt q on q.id = c.quilt_id
+    where c.state = 'found' and c.removed_at is null and q.handed_back_on is null and q.withdrawn_on is null
+    group by c.quilt_id`
+    ).map((r) => [r.quiltId, r.n]),
+  );

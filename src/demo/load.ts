@@ -1,6 +1,7 @@
 import type postgres from 'postgres';
 import { addDays, endOfWeek, format, subDays, subHours } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
+import { careAndClocks } from './care';
 import { makeOffers } from './offers';
 import { areaOf, boundsOf, contains, type MultiPolygon, type XY } from '@/core/geometry/polygon';
 import { needleLife } from '@/core/needle/life';
@@ -77,6 +78,7 @@ export async function loadDemo(sql: postgres.Sql, today: Date, seed = SEED): Pro
     await noteFaults(tx, today, seeded(seed + 1));
     await goHome(tx, today);
     await makeOffers(tx, today);
+    await careAndClocks(tx, machineId, today);
     return true;
   }) as Promise<boolean>;
 }

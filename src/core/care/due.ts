@@ -53,7 +53,10 @@ export function dueOf(
   });
   if (item.id === 'needle' && more.needleShare != null)
     shares.push(['needle', more.needleShare / NEEDLE_LIFE_SHARE]);
-  const [by, share] = shares.reduce((a, b) => (b[1] > a[1] ? b : a), [null, 0] as [CareDue['by'], number]);
+  const [by, share] = shares.reduce(
+    (a, b) => (b[1] > a[1] ? b : a),
+    shares[0] ?? ([null, 0] as [CareDue['by'], number]),
+  );
   const linty = share * (item.linty ? 1 + LINT * (more.lint ?? 0) : 1);
   const daily = item.daily && more.newDay === true;
   const u = daily ? Math.max(1, linty) : linty;

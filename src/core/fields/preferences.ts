@@ -361,5 +361,13 @@ export const PREFERENCES = [
     ask: 'Give the hours of all seven days.',
     usual: [4, 4, 4, 4, 2, 0, 0],
   },
+  {
+    id: 'tableHours',
+    label: 'Hours at the table, a day',
+    noun: 'Hours at the table',
+    kind: 'number',
+    range: [0, 24],
+    usual: 2,
+  },
 ] as const satisfies readonly Field[];
 export type PreferenceFields = KeptOf<typeof PREFERENCES>;

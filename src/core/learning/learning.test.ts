@@ -113,3 +113,16 @@ test('bands that held too seldom are widened, and it is said by one factor', () 
   if (tooSure.held.inside < 35) expect(tooSure.widening).toBeGreaterThan(1);
   expect(honest.widening).toBeGreaterThanOrEqual(0.6);
 });
+
+test('after a service the machine’s own effect is less sure by 0.10, and nobody else’s', () => {
+  const c = { machineId: 'm', topId: 't', bobbinId: 'b', battingId: 'w', needleNm: 100 };
+  const searches = Array.from({ length: 12 }, () => ({ ...c, mean: 0.2, sd: 0.05 }));
+  const [before, after] = [learnTension(searches), learnTension(searches, new Set(['m']))];
+  const sd = (l: typeof before, kind: string) => l.effects.find((e) => e.kind === kind)!.sd;
+  expect(sd(after, 'machine') - sd(before, 'machine')).toBeCloseTo(0.1, 9);
+  expect(sd(after, 'top')).toBe(sd(before, 'top'));
+  expect(after.predict(c).sd).toBeGreaterThan(before.predict(c).sd);
+  expect(after.predict(c).mean).toBe(before.predict(c).mean);
+  const other = { ...c, machineId: 'n' };
+  expect(after.predict(other).sd).toBe(before.predict(other).sd);
+});

@@ -99,11 +99,18 @@ export const likelyRounds = (sd: number): [number, number] => {
   return [low, high];
 };
 
+/** A service that touched hook, case, timing or tension unit makes what is known of the machine so much less sure. */
+const SERVICED_SD = 0.1;
+
 /**
  * What the finished searches of a studio say together: effects of machine, top, bobbin, batting and needle on the
  * balance, exact for the linear model, refitted from the log each time. A new combination starts from their sum.
+ * @param serviced machines whose tension or hook was touched since their last search: their own effect is 0.10 wider.
  */
-export function learnTension(searches: readonly LearnedSearch[]): TensionLearning {
+export function learnTension(
+  searches: readonly LearnedSearch[],
+  serviced: ReadonlySet<string> = new Set(),
+): TensionLearning {
   const fit = fitEffects(
     searches.map((s) => ({
       y: s.mean,
@@ -116,6 +123,11 @@ export function learnTension(searches: readonly LearnedSearch[]): TensionLearnin
     { priorSd: (effect) => EFFECT_SD[effect.split(' ')[0] as EffectKind], groupSd: OWN_SD },
   );
   const held = holdAgainst(fit, searches.length);
+  const wider = (machineId: string) => {
+    if (!serviced.has(machineId)) return 0;
+    const sd = fit.effects.get(key('machine', machineId))?.sd ?? EFFECT_SD.machine;
+    return (sd + SERVICED_SD) ** 2 - sd ** 2;
+  };
   return {
     effects: [...fit.effects].map(([effect, e]) => {
       const at = effect.indexOf(' ');
@@ -123,13 +135,13 @@ export function learnTension(searches: readonly LearnedSearch[]): TensionLearnin
         kind: effect.slice(0, at) as EffectKind,
         id: effect.slice(at + 1),
         mean: e.mean,
-        sd: e.sd,
+        sd: effect.startsWith('machine ') && serviced.has(effect.slice(at + 1)) ? e.sd + SERVICED_SD : e.sd,
         searches: e.observations,
       };
     }),
     predict(c) {
       const { mean, variance } = fit.predict(loadsOf(c), groupOf(c));
-      const sd = Math.sqrt(variance) * held.widening;
+      const sd = Math.sqrt(variance + wider(c.machineId)) * held.widening;
       const [roundsLow, roundsHigh] = likelyRounds(sd);
       return { mean, sd, searches: fit.restsOn(loadsOf(c)), roundsLow, roundsHigh };
     },

@@ -1,6 +1,7 @@
 import type { RatesFields, SuppliedFields } from '../fields/offer';
 import { CoreError } from '../notes';
 import type { Range } from '../statistics/log-normal';
+import { type TaskFactor, type TaskFactors, taskMinutes } from '../tasks/learn';
 import { type TaskSize, TASKS } from '../tables/tasks';
 import { WORK_KIND_LABEL, WORK_KINDS, type WorkKind } from '../tables/techniques';
 import { quote, type QuoteLine, type QuoteRequest } from './quote';
@@ -18,6 +19,8 @@ export interface OfferRequest {
   /** Loading, rolling, changing thread: hours of the quilt as a whole. */
   frameHours: Range;
   size: TaskSize;
+  /** What the studio's clock says of its tasks, by task. */
+  taskFactors?: readonly (readonly [string, TaskFactor])[];
   tasks: readonly string[];
   bobbins: number;
   supplied: readonly SuppliedFields[];
@@ -52,11 +55,10 @@ const plus = (a: Range, b: Range): Range => ({
   high: a.high + b.high,
 });
 
-/** Hours of one task with its range. */
-export function taskHours(id: string, size: TaskSize): Range {
-  const { minutes, range } = TASKS.get(id, 'tasks');
-  const mid = minutes(size) / 60;
-  return { low: mid * range[0], mid, high: mid * range[1] };
+/** Hours of one task with its range, as the studio's clock has it where it was timed. */
+export function taskHours(id: string, size: TaskSize, factors?: TaskFactors): Range {
+  const { low, mid, high } = taskMinutes(id, size, factors);
+  return { low: low / 60, mid: mid / 60, high: high / 60 };
 }
 
 function workParts(r: OfferRequest): { label: string; part: QuoteRequest['parts'][number] }[] {
@@ -114,7 +116,10 @@ export function offerOf(r: OfferRequest): Offer {
     rates: { perHour: r.rates.hourMinor ?? undefined, ...(r.basis === 'area' ? { perIn2 } : {}) },
     materials: [],
   }).lines;
-  const tasks = r.tasks.map((id) => ({ label: TASKS.get(id, 'tasks').label, hours: taskHours(id, r.size) }));
+  const tasks = r.tasks.map((id) => ({
+    label: TASKS.get(id, 'tasks').label,
+    hours: taskHours(id, r.size, new Map(r.taskFactors)),
+  }));
   const tableHour = r.rates.tableHourMinor ?? r.rates.hourMinor;
   if (tasks.length > 0 && tableHour == null)
     throw new CoreError(

@@ -97,3 +97,11 @@ create table air_note (
   static_felt boolean not null default false
 );
 create index air_note_of on air_note (machine_id, at desc);
+
+-- A service changes what tests rest on and how sure the machine's own effect is: what is kept in mind of both is read anew.
+create function care_changed() returns trigger language plpgsql as $$
+begin
+  insert into log_mark (log) values ('proof'), ('workroom') on conflict (log) do update set mark = gen_random_uuid();
+  return null;
+end $$;
+create trigger care_changed after insert or update or delete on care_done for each statement execute function care_changed();

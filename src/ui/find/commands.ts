@@ -1,6 +1,7 @@
 /** Places and acts that Find offers beside what is stored. */
 export const COMMANDS: readonly { label: string; also: string; href: string }[] = [
   { label: 'Rack', also: 'home quilts week due', href: '/' },
+  { label: 'Today', also: 'day list load sew wind write table timer clock', href: '/today' },
   { label: 'Calendar', also: 'frame promise dates due ical', href: '/calendar' },
   { label: 'Thread shelf', also: 'cones spools', href: '/shelf' },
   {

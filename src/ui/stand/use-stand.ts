@@ -21,7 +21,7 @@ import type { PassDrawing, ShownStep, ShownThread, ShownZone } from './stand-fac
 import { useKeys } from './use-keys';
 import { useLog } from './use-log';
 import { useLongarm } from './use-longarm';
-import { useNow } from './use-now';
+import { useNow } from '@/ui/kit/use-now';
 import { usePedals } from './use-pedals';
 import { useWakeLock } from './use-wake-lock';
 

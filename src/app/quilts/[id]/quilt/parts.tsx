@@ -1,3 +1,4 @@
+import { AroundTasks } from '@/ui/today/AroundTasks';
 import { MarkingPart } from '@/ui/plan/MarkingPart';
 import { ask } from '@/actions/queries';
 import { coneName } from '@/actions/zone-brief';
@@ -226,6 +227,7 @@ export const PARTS: readonly {
   { id: 'day', label: 'Fit the day', Body: FitDay },
   { id: 'thread', label: 'Thread and bobbins', Body: ThreadPart },
   { id: 'zones', label: 'Zone by zone', Body: ZonesPart },
+  { id: 'around', label: 'Before and after', Body: AroundPart },
   { id: 'density', label: 'Density', Body: DensityPart },
   { id: 'faults', label: 'Faults', Body: FaultsPart },
 ];
@@ -236,6 +238,14 @@ export function threadsOf(view: QuiltView, { plan }: PartFacts['read']) {
   return Object.fromEntries(
     plan.order.threads.map((id) => [id, { name: coneName(cones.get(id)!), hex: cones.get(id)!.hex }]),
   );
+}
+
+/** What is done before the frame and after it, with its minutes and its clocks. */
+async function AroundPart({ view }: PartFacts) {
+  const now = new Date();
+  const { quilt } = view;
+  const tasks = (await ask.readTasks([quilt])).get(quilt.id) ?? [];
+  return <AroundTasks tasks={tasks} quiltId={quilt.id} askedAt={now.getTime()} />;
 }
 
 /** With what its zones are marked. */
