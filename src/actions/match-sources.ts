@@ -46,6 +46,11 @@ export async function readMatchSources(sql: Sql): Promise<MatchSources> {
 export const machineForCore = (machine: Machine): MatchMachine => ({
   ...machine,
   bobbinMm: { od: machine.bobbinOdMm, core: machine.bobbinCoreMm, width: machine.bobbinWidthMm },
+  // Without a sensor nothing follows the hands: the rate is set, or the feed under a walking foot makes the stitch.
+  ...(machine.kind === 'table' && {
+    table: { regulated: machine.regulated },
+    ...(machine.regulated !== 'sensor' && { modes: ['manual' as const] }),
+  }),
 });
 
 /** The studio's schools that a match obeys. */

@@ -1,6 +1,7 @@
 import { bareSteps, inOrderOf, leftSteps, type PlannedStep, withActs } from '@/core/plan/steps';
 import { movedOn, sewnShare } from '@/core/plan/begun';
 import { planWork, type PlannedZone, type WorkPlanRequest } from '@/core/plan/work-plan';
+import type { TableMachine } from '@/core/machine/table';
 import type { FrameSize } from '@/core/passes/passes';
 import type { HoursBelief } from '@/core/hours/factors';
 import type { OrderRequest } from '@/core/order/cells';
@@ -51,6 +52,12 @@ export const frameOf = (m: Machine): FrameSize => ({
   rollStartIn: m.rollStartIn,
 });
 
+/** What a quilt is moved under, where the machine stands on a table. */
+export const tableOf = (m: Machine): TableMachine | undefined =>
+  m.kind === 'table'
+    ? { throatIn: m.throatIn, heightIn: m.throatHeightIn, regulated: m.regulated, dragN: m.dragN }
+    : undefined;
+
 export const bobbinOf = (m: Machine) => ({ od: m.bobbinOdMm, core: m.bobbinCoreMm, width: m.bobbinWidthMm });
 
 interface PlanSources {
@@ -85,7 +92,8 @@ export function planRequest(sources: PlanSources): WorkPlanRequest {
     machineEnds: { stops: machine.needleStops, ownTieOff: machine.ownTieOff },
     belief,
     footSchool: preferences.footSchool,
-    basteMin: basteMin(preferences),
+    basteMin: machine.kind === 'table' ? 0 : basteMin(preferences),
+    table: tableOf(machine),
     zonesByHand: quilt.zonesByHand,
     zones: zones.map((z): PlannedZone => {
       const s = setups.get(z.id);

@@ -95,22 +95,27 @@ function startsOf({ waiting, preferences, belief }: WaitingRoom, today: number):
   );
 }
 
-/** What is due on the machines as the day begins: what takes a minute with its own press, the rest to be looked up. */
-const careLines = (care: readonly MachineCare[]): TodayLine[] =>
-  care.flatMap(({ machine, lines }) =>
+/** What is due on the machines as the day begins, the most due of each first: what takes a minute with its own press. */
+function careLines(care: readonly MachineCare[]): TodayLine[] {
+  const byMachine = care.map(({ machine, lines }) =>
     lines
       .filter((l) => l.word === 'due' && !l.technician)
       .sort((a, b) => b.u - a.u)
       .slice(0, MOST_CARE)
-      .map((l) =>
-        line('care', `${l.label}: ${machine.name}`, `${CARE.get(l.id).act} ${dueText(l)}`, {
-          minutes: l.minutes,
-          act: l.id === 'needle' ? 'Open' : 'Done',
-          href: l.id === 'needle' ? '/workroom/needles' : '/workroom/care',
-          ...(l.id !== 'needle' && { care: { machineId: machine.id, item: l.id } }),
-        }),
-      ),
+      .map((l) => careLine(machine, l)),
   );
+  return Array.from({ length: MOST_CARE }, (_, k) =>
+    byMachine.flatMap((lines) => lines.slice(k, k + 1)),
+  ).flat();
+}
+
+const careLine = (machine: MachineCare['machine'], l: MachineCare['lines'][number]): TodayLine =>
+  line('care', `${l.label}: ${machine.name}`, `${CARE.get(l.id).act} ${dueText(l)}`, {
+    minutes: l.minutes,
+    act: l.id === 'needle' ? 'Open' : 'Done',
+    href: l.id === 'needle' ? '/workroom/needles' : '/workroom/care',
+    ...(l.id !== 'needle' && { care: { machineId: machine.id, item: l.id } }),
+  });
 const MOST_CARE = 3;
 const dueText = (l: { words: string; word: CareDue['word'] | 'unknown' }) =>
   l.words === 'once a day' ? 'Once a day.' : `${l.words}.`;

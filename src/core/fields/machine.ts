@@ -140,8 +140,15 @@ export const MACHINE = [
   },
   { id: 'ownTieOff', label: 'It ties off by itself', kind: 'yes', usual: false },
   {
-    ...length('throatHeightIn', 'inches', 'Throat, high', 'The throat’s height, in inches,', [2, 20], 5),
-    hint: 'in: bed to arm',
+    ...length(
+      'throatHeightIn',
+      'inches',
+      'On a table: bed to arm',
+      'The throat’s height, in inches,',
+      [2, 20],
+      5,
+    ),
+    hint: 'in',
   },
   {
     id: 'regulated',

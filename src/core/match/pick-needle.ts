@@ -33,7 +33,7 @@ export function pickNeedle(
   sandwich: Sandwich,
   needles: readonly MatchNeedle[] | undefined,
   labelRule: 'obey' | 'weigh',
-  basteInPerS?: number,
+  more: { basteInPerS?: number; freeMm?: number } = {},
 ): { picked: PickedNeedle | null; refusal: string | null } {
   let refusal: string | null = null;
   const first = wantedEye(thread);
@@ -42,7 +42,7 @@ export function pickNeedle(
     const drawer = needles?.filter((n) => n.eye === eye);
     if (drawer?.length === 0) continue;
     const owned = drawer?.map((n) => n.nm) ?? NEEDLE_SIZES.map((s) => s.nm);
-    const choice = chooseNeedle({ thread, spi, sandwich, owned, eye, labelRule, basteInPerS });
+    const choice = chooseNeedle({ thread, spi, sandwich, owned, eye, labelRule, ...more });
     if (!choice.best) {
       refusal ??= choice.cautions[0]?.text ?? null;
       continue;

@@ -3,7 +3,7 @@ import type { StitchMachine } from '../stitch/machine';
 import type { Eye, Point } from '../tables/needles';
 import type { BobbinSize } from '../usage/usage';
 import type { FaultRecord } from '../faults/rates';
-import type { Use, VisibilityWish } from '../fields/lists';
+import type { TableRegulation, Use, VisibilityWish } from '../fields/lists';
 
 /** What a cloth of a zone is there for. */
 export const CLOTH_ROLES = ['ground', 'print', 'motif'] as const;
@@ -77,6 +77,8 @@ export interface MatchMachine extends StitchMachine {
   bobbinMm: BobbinSize;
   /** Hole of its couching foot, mm. */
   couchingHoleMm?: number | null;
+  /** It stands on a table and the quilt is moved under it. */
+  table?: { regulated: TableRegulation };
 }
 
 export interface MatchPreferences {

@@ -1,5 +1,6 @@
 import { sewnLengthIn } from '../density/line-density';
 import { faultRates } from '../faults/rates';
+import { TABLE_NEEDLE_MM, TABLE_SPEED, WALKING } from '../machine/table';
 import { type Caution, CoreError, type Reason } from '../notes';
 import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
 import { regulate, type RegulateRequest, type Regulation } from '../stitch/regulate';
@@ -219,14 +220,20 @@ function pairing(request: MatchRequest, work: Work, book: BobbinBook) {
 }
 
 /** The hand's speed in a zone with one top thread: no faster than the needle, the work and what lies there allow. */
-function handSpeeds({ zone }: MatchRequest, technique: Technique) {
+function handSpeeds({ zone, machine }: MatchRequest, technique: Technique) {
   const caps = [
     ...(zone.features ?? []).flatMap((f) => features.get(f).handInPerS ?? []),
     ...(technique.couches ? [COUCHING_IN_PER_S] : []),
+    ...(machine.table?.regulated === 'walking-foot' ? [WALKING.inPerS] : []),
   ];
+  const moved = machine.table ? TABLE_SPEED : 1;
   const slower = fabrics.get(zone.backing).creeps >= 2 ? CREEPING : 1;
   return (top: TopChoice) =>
-    Math.min(technique.handInPerS * slower * top.context.fibre.handFactor, top.regulation.maxInPerS, ...caps);
+    Math.min(
+      technique.handInPerS * slower * moved * top.context.fibre.handFactor,
+      top.regulation.maxInPerS,
+      ...caps,
+    );
 }
 
 /**
@@ -262,13 +269,16 @@ function fitNeedle(
   firstSpi: number,
   ask: RegulateRequest,
   sandwich: Sandwich,
-  { needles, preferences = {}, hold }: MatchRequest,
+  { needles, preferences = {}, hold, machine }: MatchRequest,
 ) {
   const held = hold?.nm === undefined ? needles : heldNeedles(needles, hold.nm);
   const t = techniques.get(ask.technique);
   const basteInPerS = t.singleStitches ? t.handInPerS : undefined;
   const pick = (spi: number) =>
-    pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey', basteInPerS);
+    pickNeedle(thread, spi, sandwich, held, preferences.labelRule ?? 'obey', {
+      basteInPerS,
+      freeMm: machine.table && TABLE_NEEDLE_MM,
+    });
   const { fewerSpi } = fibres.get(thread.fibre, 'threads.fibre');
   const { spi: withThread } = regulate({ ...ask, fewerSpi, threadMm: diameterMm(thread) });
   let { picked, refusal } = pick(Math.min(firstSpi, withThread));

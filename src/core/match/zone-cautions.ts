@@ -1,5 +1,6 @@
 import { safety } from '../cautions/cautions';
 import { gapLimitIn } from '../density/density';
+import { WALKING } from '../machine/table';
 import type { Caution } from '../notes';
 import { battings } from '../tables/battings';
 import { stretchOf } from '../sandwich/sandwich';
@@ -7,10 +8,36 @@ import { fabrics } from '../tables/fabrics';
 import { type Feature, features as featureTable } from '../tables/features';
 import type { Technique } from '../tables/techniques';
 import { trim } from '../units/trim';
+import { radiusOf } from '../stitch/regulate';
 import type { MatchRequest } from './request';
 
 /** A batting this high is pushed ahead to the crossings of a grid, mm. */
 const HIGH_LOFT_MM = 7;
+
+/** What moving the quilt by hand asks of a technique. */
+function tableCautions({ machine, zone }: MatchRequest, t: Technique): Caution[] {
+  if (!machine.table) return [];
+  const radiusIn = radiusOf(t, zone.smallestRadiusIn, zone.spacingIn);
+  if (machine.table.regulated === 'walking-foot' && radiusIn !== null && radiusIn < WALKING.leastRadiusIn)
+    return [
+      {
+        code: 'walking-foot-curves',
+        severity: 'warn',
+        text: `A walking foot takes curves from ${WALKING.leastRadiusIn} in radius; here they are ${trim(radiusIn, 2)} in.`,
+        act: 'Lower the feed and take a foot for free motion, or draw gentle lines.',
+      },
+    ];
+  return machine.table.regulated === 'none'
+    ? [
+        {
+          code: 'even-hands',
+          severity: 'note',
+          text: 'Nothing follows your hands: foot and hands keep the stitch even.',
+          act: 'Sew a test at the rate on the card, and keep that rhythm.',
+        },
+      ]
+    : [];
+}
 
 /** What this zone causes, whatever thread is chosen; safety that holds for every set-up stands once on the card. */
 export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: number): Caution[] {
@@ -49,6 +76,7 @@ export function zoneCautions(request: MatchRequest, t: Technique, spacingIn: num
       text: 'This fabric stretches: it may be pushed into waves ahead of the foot.',
       act: 'Float it, outline the blocks first, or interface it before piecing.',
     });
+  cautions.push(...tableCautions(request, t));
   const batting = battings.get(zone.battingId, 'zone.battingId');
   if (t.crosses && batting.loftMm >= HIGH_LOFT_MM)
     cautions.push({

@@ -15,10 +15,10 @@ const UNIT_MM = 0.3;
 /** For the choice of a needle a stitch counts as this long at most: nobody changes a needle because the stitch is long. */
 const FELT_MM = 2.3;
 
-/** Bending stiffness of the blade in N/mm: cantilever 3·E·I/l³ (Euler–Bernoulli), I = 0.6·π·D⁴/64. */
-export function needleStiffness(nm: number): number {
+/** Bending stiffness of the blade in N/mm: cantilever 3·E·I/l³ (Euler–Bernoulli), I = 0.6·π·D⁴/64. @param freeMm l, mm. */
+export function needleStiffness(nm: number, freeMm = FREE_LENGTH_MM): number {
   const d = nm / 100;
-  return (3 * YOUNG_N_MM2 * BLADE * Math.PI * d ** 4) / 64 / FREE_LENGTH_MM ** 3;
+  return (3 * YOUNG_N_MM2 * BLADE * Math.PI * d ** 4) / 64 / freeMm ** 3;
 }
 
 /**
@@ -26,23 +26,23 @@ export function needleStiffness(nm: number): number {
  * 0.30 mm, of the real stitch.
  * @example flexIndex(100, 11, 1) // 1.00
  */
-export const flexIndex = (nm: number, spi: number, firmness: number): number =>
-  bend(nm, IN_CLOTH * spiToMm(spi), firmness);
+export const flexIndex = (nm: number, spi: number, firmness: number, freeMm?: number): number =>
+  bend(nm, IN_CLOTH * spiToMm(spi), firmness, freeMm);
 
 /** Flex index as it counts for the choice: up to 1.3 best, from 1.45 with a caution, to 1.6 usable, above 2 refused. */
-export const feltFlexIndex = (nm: number, spi: number, firmness: number): number =>
-  bend(nm, IN_CLOTH * Math.min(FELT_MM, spiToMm(spi)), firmness);
+export const feltFlexIndex = (nm: number, spi: number, firmness: number, freeMm?: number): number =>
+  bend(nm, IN_CLOTH * Math.min(FELT_MM, spiToMm(spi)), firmness, freeMm);
 
 /** Single basting stitches are quick ones of a needle at this rate, per minute: the hands' travel meanwhile bends it. */
 const BASTE_SPM = 1500;
 
 /** Flex index of a single basting stitch at a hand speed in in/s: the length of the stitch does not matter. */
-export const basteFlexIndex = (nm: number, inPerS: number, firmness: number): number =>
-  bend(nm, (inToMm(inPerS) * IN_CLOTH * 60) / BASTE_SPM, firmness);
+export const basteFlexIndex = (nm: number, inPerS: number, firmness: number, freeMm?: number): number =>
+  bend(nm, (inToMm(inPerS) * IN_CLOTH * 60) / BASTE_SPM, firmness, freeMm);
 
-function bend(nm: number, travelMm: number, firmness: number): number {
+function bend(nm: number, travelMm: number, firmness: number, freeMm?: number): number {
   const cloth = CLOTH_N_MM * firmness;
-  return (travelMm * (cloth / (cloth + needleStiffness(nm)))) / UNIT_MM;
+  return (travelMm * (cloth / (cloth + needleStiffness(nm, freeMm)))) / UNIT_MM;
 }
 
 export const FLEX_BEST = 1.3;

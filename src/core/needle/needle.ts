@@ -31,6 +31,8 @@ export interface NeedleRequest {
   labelRule?: 'obey' | 'weigh';
   /** Hand speed of single basting stitches, in/s: then the travel between them does not bend the needle. */
   basteInPerS?: number;
+  /** How far the needle sticks out, mm; left out: as on a frame. */
+  freeMm?: number;
 }
 
 export interface SizeVerdict {
@@ -78,10 +80,11 @@ function judge(nm: number, request: NeedleRequest, firm: number, memory: number)
   const ratio = eyeRatio(request.thread, nm, eye);
   const flex =
     request.basteInPerS === undefined
-      ? flexIndex(nm, request.spi, firm)
-      : basteFlexIndex(nm, request.basteInPerS, firm);
+      ? flexIndex(nm, request.spi, firm, request.freeMm)
+      : basteFlexIndex(nm, request.basteInPerS, firm, request.freeMm);
   const holes = perforation(nm, request.spi);
-  const felt = request.basteInPerS === undefined ? feltFlexIndex(nm, request.spi, firm) : flex;
+  const felt =
+    request.basteInPerS === undefined ? feltFlexIndex(nm, request.spi, firm, request.freeMm) : flex;
   const off = outside(ratio, EYE_BEST, EYE_USABLE);
   // A little room is hardly felt: it grows with the square, and at its limit is half of what tight is.
   const eyePenalty = ratio < EYE_BEST[0] ? ROOMY * off ** 2 : off;
@@ -187,7 +190,7 @@ export function chooseNeedle(request: NeedleRequest): NeedleChoice {
   explain(chosen, request, firm, memory, reasons, cautions);
   if (
     request.basteInPerS === undefined &&
-    flexIndex(chosen.nm, request.spi, firmness(sandwich, true)) > FLEX_USABLE
+    flexIndex(chosen.nm, request.spi, firmness(sandwich, true), request.freeMm) > FLEX_USABLE
   )
     cautions.push(safety('needle-break-eyes'));
   return { best: { nm: chosen.nm, us: chosen.us, point: pointFor(topIds) }, sizes, reasons, cautions };
@@ -218,7 +221,10 @@ function explain(
   if (fibre.eye === 'large' && (request.eye ?? 'standard') === 'standard')
     reasons.push({ code: 'eye-large-better', text: `A large eye is kinder to ${fibre.label} thread.` });
   const fine = inRange(size.nm, FINE_CLOTH_NM) && isFineCloth(request.sandwich);
-  const felt = request.basteInPerS === undefined ? feltFlexIndex(size.nm, request.spi, firm) : size.flexIndex;
+  const felt =
+    request.basteInPerS === undefined
+      ? feltFlexIndex(size.nm, request.spi, firm, request.freeMm)
+      : size.flexIndex;
   if (felt >= FLEX_SAID && !fine)
     cautions.push({
       code: 'flex-high',
@@ -250,8 +256,8 @@ function stifferNeedle(size: SizeVerdict, request: NeedleRequest, firm: number):
       s.nm > size.nm &&
       s.nm <= THICKEST_NM &&
       (request.basteInPerS === undefined
-        ? feltFlexIndex(s.nm, request.spi, firm)
-        : basteFlexIndex(s.nm, request.basteInPerS, firm)) <= FLEX_BEST &&
+        ? feltFlexIndex(s.nm, request.spi, firm, request.freeMm)
+        : basteFlexIndex(s.nm, request.basteInPerS, firm, request.freeMm)) <= FLEX_BEST &&
       eyeRatio(request.thread, s.nm, eye) >= EYE_BEST[0],
   );
   if (!up) return null;

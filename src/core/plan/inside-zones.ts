@@ -37,7 +37,7 @@ const shutIn = (inner: MultiPolygon, outer: MultiPolygon): boolean => {
 /** What of a step's zones decides their order inside it. @param at the pass, from 0. */
 export function insideZones(
   plan: WorkPlan,
-  request: Pick<WorkPlanRequest, 'zones' | 'quilt' | 'footSchool' | 'battingId'>,
+  request: Pick<WorkPlanRequest, 'zones' | 'quilt' | 'footSchool' | 'battingId' | 'table'>,
   places: readonly number[],
   at: number,
 ): InsideZone[] {
@@ -56,7 +56,9 @@ export function insideZones(
       id: z.id,
       middle,
       holds: t.stabilises !== null || t.holds,
-      middleOut: t.crosses || lofty || (z.features ?? []).includes('full-area'),
+      // On a table everything is: what is pushed ahead has to find its way to the edge.
+      middleOut:
+        request.table !== undefined || t.crosses || lofty || (z.features ?? []).includes('full-area'),
       fromMiddleIn: Math.hypot(middle[0] - centre[0], middle[1] - centre[1]),
       shutInBy: zones.flatMap((o) => (o !== z && shutIn(z.geometry, o.geometry) ? [o.id] : [])),
       foot: feet[k]!,

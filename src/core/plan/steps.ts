@@ -4,6 +4,7 @@ import { midMinutes } from '../hours/sum';
 import type { Prices } from '../order/cells';
 import { techniques } from '../tables/techniques';
 import { ACT_MIN } from '../usage/sewing-time';
+import { tableAdvice } from '../machine/table';
 import { isSewn, type SewnStep } from './begun';
 import { type InsideZone, insideOrder } from './inside';
 import { insideZones } from './inside-zones';
@@ -75,7 +76,7 @@ export function bareSteps(
   plan: WorkPlan,
   request: Pick<
     WorkPlanRequest,
-    'zones' | 'ditchSchool' | 'zonesByHand' | 'quilt' | 'footSchool' | 'battingId'
+    'zones' | 'ditchSchool' | 'zonesByHand' | 'quilt' | 'footSchool' | 'battingId' | 'table'
   >,
 ): { steps: BareStep[]; inside: StepInside[] } {
   const cells = new Map<string, StepKey & { zones: number[] }>();
@@ -233,13 +234,27 @@ export const planSteps = (
 /** What a quilt asks of the frame as a whole. */
 const acts = (actsMin: number): Step => ({ parts: [{ technique: '', handsMin: 0, actsMin }] });
 
+/** Loading on a frame; on a table basting, the quickest way but a fusible batting. */
+function loadMin({
+  table,
+  quilt,
+  battingId,
+  backing,
+}: Pick<WorkPlanRequest, 'table' | 'quilt' | 'battingId' | 'backing'>): number {
+  if (!table) return ACT_MIN.load;
+  const ways = tableAdvice(table, { ...quilt, battingId, backing }).bastings.filter(
+    (b) => b.id !== 'fusible',
+  );
+  return Math.min(...ways.map((b) => b.minutes));
+}
+
 /**
  * Everything that is left of a quilt, as steps for its hours: the steps not sewn, zones that have no card yet in each of
  * their passes, loading while it is not loaded, taking off. What a page says is left is the sum of these.
  */
 export function leftSteps(
   plan: WorkPlan,
-  request: Pick<WorkPlanRequest, 'zones' | 'basteMin'>,
+  request: Pick<WorkPlanRequest, 'zones' | 'basteMin' | 'table' | 'quilt' | 'battingId' | 'backing'>,
   steps: readonly PlannedStep[],
   quilt: { step: string; sewn: readonly SewnStep[]; onFrameSince: string | null },
 ): Step[] {
@@ -264,7 +279,7 @@ export function leftSteps(
   return [
     ...steps.filter((s) => !isSewn(s, quilt.sewn)),
     ...unmatched,
-    ...(loaded ? [] : [acts(ACT_MIN.load)]),
-    acts(ACT_MIN.takeOff),
+    ...(loaded ? [] : [acts(loadMin(request))]),
+    ...(request.table ? [] : [acts(ACT_MIN.takeOff)]),
   ];
 }

@@ -2,7 +2,8 @@ import { density, type Density } from '../density/density';
 import { lineDensity } from '../density/line-density';
 import { openIn } from '../density/spacing-for';
 import { areaInBand } from '../geometry/band';
-import { areaOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
+import { areaOf, boundsOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
+import { shiftMin, slowedBy, TABLE_SPEED, tableAdvice, type TableMachine } from '../machine/table';
 import { type Caution, CoreError } from '../notes';
 import type { Cell, OrderRequest } from '../order/cells';
 import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
@@ -78,6 +79,8 @@ export interface WorkPlanRequest {
   zonesByHand?: Readonly<Record<string, readonly string[]>>;
   /** Minutes of basting a pass. */
   basteMin?: number;
+  /** It is quilted on a table: no passes, and the quilt itself is moved. */
+  table?: TableMachine;
 }
 
 export interface ZonePlan {
@@ -201,7 +204,7 @@ function zonePlan(
   // Where the way round is known, what is sewn twice is known; else it is the technique's share.
   const sewnIn = once * (1 + (way.againShare ?? t.backtrack));
   const ends = endsOf(r, z);
-  const work = workOf(z, t, sewnIn, way, ends);
+  const work = workOf(r, z, t, sewnIn, way, ends);
   const used = usageOf(r, z, t, sewnIn, way.starts);
   return {
     id: z.id,
@@ -218,9 +221,23 @@ function zonePlan(
   };
 }
 
+/** In how many quarters of the quilt a zone lies. */
+function quarters(shape: MultiPolygon, { widthIn, lengthIn }: WorkPlanRequest['quilt']): number {
+  const { x0, y0, x1, y1 } = boundsOf(shape);
+  const crosses = (a: number, b: number, middle: number) => (a < middle && b > middle ? 2 : 1);
+  return crosses(x0, x1, widthIn / 2) * crosses(y0, y1, lengthIn / 2);
+}
+
 /** Minutes of hands, stops and setting out that a zone asks for, before the studio's factors. */
-function workOf(z: PlannedZone, t: Technique, sewnIn: number, way: ZonePlan['way'], ends: EndsAdvice): Part {
-  const speed = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
+function workOf(
+  r: WorkPlanRequest,
+  z: PlannedZone,
+  t: Technique,
+  sewnIn: number,
+  way: ZonePlan['way'],
+  ends: EndsAdvice,
+): Part {
+  const speed = handsInPerS(r, z, t);
   const lines = {
     pieces: z.geometry.length,
     edgeIn: edgeLength(z.geometry),
@@ -233,7 +250,10 @@ function workOf(z: PlannedZone, t: Technique, sewnIn: number, way: ZonePlan['way
     actsMin:
       (way.starts - way.freeEnds / 2) * ends.minutes +
       (t.rulerMoves ? (sewnIn / RULER_REACH_IN) * ACT_MIN.rulerMove : 0),
-    setMin: t.leftOpen ? 0 : settingOutMin(t, lines, way.starts),
+    setMin: t.leftOpen
+      ? 0
+      : settingOutMin(t, lines, way.starts) +
+        (r.table ? shiftMin(areaOf(z.geometry), quarters(z.geometry, r.quilt)) : 0),
   };
 }
 
@@ -299,6 +319,22 @@ const spread = (work: Part, shares: readonly number[]): Step[] =>
       ],
     }));
 
+/** On a table the whole quilt is one pass. */
+function onTable(r: WorkPlanRequest, cautions: Caution[]): Passes {
+  cautions.push(...tableAdvice(r.table!, movedQuilt(r)).cautions);
+  return { turned: false, passes: 1, depthsIn: [r.quilt.lengthIn], alternative: null, cautions: [] };
+}
+const movedQuilt = ({ quilt, battingId, backing }: WorkPlanRequest) => ({ ...quilt, battingId, backing });
+
+/** The speed of the hands, in/s: as the card says and the technique; slower where the quilt itself is moved, and slower still where it is heavy. */
+function handsInPerS(r: WorkPlanRequest, z: PlannedZone, t: Technique): number {
+  const card = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
+  if (!r.table) return card;
+  const { pullN } = tableAdvice(r.table, movedQuilt(r));
+  // A card may have been chosen for a frame.
+  return Math.min(card, t.handInPerS * TABLE_SPEED) * slowedBy(pullN);
+}
+
 function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
   if (r.begun)
     return {
@@ -308,6 +344,7 @@ function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
       alternative: null,
       cautions: [],
     };
+  if (r.table) return onTable(r, cautions);
   try {
     const passes = planPasses({
       quilt: r.quilt,

@@ -24,6 +24,8 @@ export function StepForm(p: {
   quiltId: string;
   version: number;
   turnRule: TurnRule;
+  /** It is quilted on a table: there are no passes. */
+  onTable?: boolean;
   planned: number | null;
   fixed: number | null;
   begun: boolean;
@@ -36,9 +38,12 @@ export function StepForm(p: {
   quilted: boolean;
   home: boolean;
 }) {
-  const fix = useActionForm(doors.fixPlan, ({ passes }) => toast(`${passes} passes are locked in.`));
+  const place = p.onTable ? 'the table' : 'the frame';
+  const fix = useActionForm(doors.fixPlan, ({ passes }) =>
+    toast(p.onTable ? 'The plan is locked in.' : `${passes} passes are locked in.`),
+  );
   const frame = useActionForm(doors.putOnFrame, ({ where }) =>
-    toast(where === 'on' ? 'It is on the frame.' : 'It is off the frame.'),
+    toast(where === 'on' ? `It is on ${place}.` : `It is off ${place}.`),
   );
   const [asked, setAsked] = useState(false);
   const put = (where: 'on' | 'off') => frame.send({ quiltId: p.quiltId, where });
@@ -48,15 +53,17 @@ export function StepForm(p: {
       {p.planned !== null && p.fixed === null && (
         <div className="flex flex-wrap gap-3">
           <Button look="act" disabled={fix.pending} onClick={() => plan(p.turnRule)}>
-            Lock in these {p.planned} passes
+            {p.onTable ? 'Lock in this plan' : `Lock in these ${p.planned} passes`}
           </Button>
-          <Button
-            look="quiet"
-            disabled={fix.pending}
-            onClick={() => plan(p.turnRule === 'auto' ? 'never' : 'auto')}
-          >
-            {p.turnRule === 'auto' ? 'Load it upright' : 'Load it sideways where that saves passes'}
-          </Button>
+          {!p.onTable && (
+            <Button
+              look="quiet"
+              disabled={fix.pending}
+              onClick={() => plan(p.turnRule === 'auto' ? 'never' : 'auto')}
+            >
+              {p.turnRule === 'auto' ? 'Load it upright' : 'Load it sideways where that saves passes'}
+            </Button>
+          )}
         </div>
       )}
       {p.fixed !== null && p.moved.length > 0 && !p.quilted && (
@@ -75,10 +82,12 @@ export function StepForm(p: {
           {asked && p.framed ? (
             <div
               role="group"
-              aria-label={`${p.framed.name} is on this frame`}
+              aria-label={`${p.framed.name} is on ${place}`}
               className="flex flex-wrap items-center gap-3"
             >
-              <p className="font-medium">{p.framed.name} is on this frame.</p>
+              <p className="font-medium">
+                {p.framed.name} is on {place}.
+              </p>
               <Button
                 look="act"
                 disabled={frame.pending}
@@ -96,12 +105,14 @@ export function StepForm(p: {
               disabled={frame.pending}
               onClick={() => (p.framed ? setAsked(true) : put('on'))}
             >
-              Put it on the frame
+              Put it on {place}
             </Button>
           )}
-          <p className="mt-2">
-            <CautionLine caution={safety('pinch', 'note')} />
-          </p>
+          {!p.onTable && (
+            <p className="mt-2">
+              <CautionLine caution={safety('pinch', 'note')} />
+            </p>
+          )}
         </div>
       )}
       {p.onFrame && p.next && (
@@ -131,7 +142,7 @@ export function StepForm(p: {
             submit="Finish step"
           />
           <Button look="quiet" className="mt-2" disabled={frame.pending} onClick={() => put('off')}>
-            Take it off the frame
+            Take it off {place}
           </Button>
         </div>
       )}

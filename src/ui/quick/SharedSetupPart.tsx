@@ -17,7 +17,9 @@ export function SharedSetupPart({
   return (
     <section aria-label="As it was given" className="mt-4 border-t-2 border-ink pt-2">
       <h2 className="text-20">
-        {rows.length === 0 ? 'Here just as it was given' : 'Matched again for this machine: what is different'}
+        {rows.length === 0
+          ? 'Here just as it was given'
+          : 'Matched again for this machine: what is different'}
       </h2>
       {rows.length > 0 && (
         <div className="overflow-x-auto">

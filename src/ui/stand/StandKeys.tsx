@@ -29,7 +29,7 @@ export function StandKeys({ stand }: { stand: Stand }) {
         disabled={!newest}
       />
       <Big
-        label={stand.roll?.back ? 'Roll back' : 'Advance'}
+        label={stand.quilt.onTable ? 'Quilt turned' : stand.roll?.back ? 'Roll back' : 'Advance'}
         hint={keyWords(keys.advance)}
         onClick={acts.advance}
       />

@@ -52,7 +52,11 @@ export function StepCard({
       <div className="flex flex-wrap items-start gap-x-6 gap-y-1">
         <div className="min-w-0 flex-1 max-sm:basis-full">
           <h2 className="text-24 leading-tight sm:text-32">
-            Pass {step.pass} <span className="text-ink2">·</span>{' '}
+            {drawing.passes.length > 1 && (
+              <>
+                Pass {step.pass} <span className="text-ink2">·</span>{' '}
+              </>
+            )}
             <i
               aria-hidden
               className="mr-1 inline-block size-6 border align-[-2px]"

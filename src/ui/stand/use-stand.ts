@@ -34,6 +34,8 @@ const FIRST_INCHES_MS = 90_000;
 interface StandQuilt {
   id: string;
   name: string;
+  /** It is quilted on a table: nothing rolls. */
+  onTable?: boolean;
   /** Its passes are locked in. */
   fixed: boolean;
   /** It is quilted, or has gone home. */
@@ -135,7 +137,7 @@ function useWork({
     set: zone && setOf(zone, state.settings),
     /** Zones of the step that stand as the one in hand does: what is set otherwise here is so for them too. */
     alike: step && zone ? step.zones.filter(same) : [],
-    roll: step ? rollTo(state.frameAt, step.pass, f.raiseBefore) : null,
+    roll: step && !quilt.onTable ? rollTo(state.frameAt, step.pass, f.raiseBefore) : null,
     /** What was done last, in words. */
     newestWords: newest ? wordsOf(newest, nameOf) : null,
   };
@@ -185,7 +187,7 @@ function actsOf(f: StandFacts, w: Work, setPanel: (p: PanelName) => void): Recor
     },
     change: () => setPanel('change'),
     back: () => step && log('back-checked', { pass: step.pass }),
-    advance: () => setPanel('advance'),
+    advance: () => (f.quilt.onTable ? step && log('advanced', { pass: step.pass }) : setPanel('advance')),
     undo: () => w.newest && log('undone', { undoes: w.newest.id }),
   };
 }

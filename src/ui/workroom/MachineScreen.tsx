@@ -14,6 +14,7 @@ import type { CalibrationKind } from '@/core/fields/lists';
 import { Explained } from '@/ui/kit/Explained';
 import { Button } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
+import { carriageAdvice } from '@/core/machine/table';
 import { formFields } from '@/ui/kit/form-fields';
 import { RecordDialog } from '@/ui/kit/RecordDialog';
 import { CALIBRATION } from './calibration-words';
@@ -64,6 +65,9 @@ export function MachineScreen({
                   </div>
                 ))}
               </dl>
+              {m.dragN !== null && m.kind === 'frame' && carriageAdvice(m.dragN) && (
+                <p className="mt-2 font-medium text-weld-text">{carriageAdvice(m.dragN)}</p>
+              )}
               <h3 className="mt-4 text-[17px]">Calibrations</h3>
               <ul>
                 {(Object.keys(CALIBRATION) as CalibrationKind[]).map((kind) => {

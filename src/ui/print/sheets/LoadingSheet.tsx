@@ -3,6 +3,7 @@ import { LAYOUT_LABEL } from '@/core/fields/quilt';
 import { conditionWords } from '@/core/tables/conditions';
 import { inHand } from '@/core/backing/in-hand';
 import { readPieces } from '@/core/backing/read-pieces';
+import { TABLE_ORDER, tableAdvice, type TableAdvice } from '@/core/machine/table';
 import { watchFor, watchWords } from '@/core/watch/watch-for';
 import type { ZoneMarking } from '@/actions/marking';
 import { markedWords } from '@/core/marking/marking';
@@ -13,6 +14,7 @@ import type { SheetFacts } from './sheet-facts';
 export function LoadingSheet(facts: SheetFacts) {
   const { quilt, zones } = facts.view;
   const { passes } = facts.plan;
+  const advice = adviceOf(facts);
   const watched = zones.map((z) => [z, watchWords(watchFor(z))] as const).filter(([, words]) => words !== '');
   return (
     <div className="grid grid-cols-[1fr_300px] gap-6">
@@ -30,8 +32,8 @@ export function LoadingSheet(facts: SheetFacts) {
             ))}
           </ul>
         )}
-        <OnTheFrame school={facts.preferences.bastingSchool} />
-        {passes && <PassBoxes depthsIn={passes.depthsIn} units={facts.preferences.units} />}
+        {advice ? <OnTheTable advice={advice} /> : <OnTheFrame school={facts.preferences.bastingSchool} />}
+        {passes && !advice && <PassBoxes depthsIn={passes.depthsIn} units={facts.preferences.units} />}
       </div>
       <QuiltMap
         idPrefix="print"
@@ -113,6 +115,7 @@ function loadingRows({
   preferences,
   prepared,
   marking,
+  request,
 }: SheetFacts): (readonly [string, string])[] {
   const { marginIn, testMarginIn, layout } = prepared;
   const { quilt, zones } = view;
@@ -131,11 +134,13 @@ function loadingRows({
     ['Test margin', `${lengthText(testMarginIn, preferences.units)} on the right`],
     [
       'Goes on',
-      passes
-        ? passes.turned
-          ? 'sideways, its left side to the leader'
-          : 'upright, its top edge to the leader'
-        : 'cannot be planned',
+      request.table
+        ? 'basted on a table'
+        : passes
+          ? passes.turned
+            ? 'sideways, its left side to the leader'
+            : 'upright, its top edge to the leader'
+          : 'cannot be planned',
     ],
     ...markedRows(zones, marking),
     ['Promised', format(parseISO(quilt.dueOn), 'EEE d MMM yyyy')],
@@ -169,6 +174,30 @@ function OnTheFrame({ school }: { school: SheetFacts['preferences']['bastingScho
         Rollers so high that the quilt neither lifts nor presses on the bed. Fingers clear of rollers and
         ratchets; two people for a heavy roller.
       </li>
+    </ol>
+  );
+}
+
+const adviceOf = ({ request }: SheetFacts): TableAdvice | null =>
+  request.table ? tableAdvice(request.table, { ...request.quilt, ...request }) : null;
+
+/** How it is made ready for a table. */
+function OnTheTable({ advice }: { advice: TableAdvice }) {
+  return (
+    <ol className="mt-4 list-decimal space-y-1 pl-5">
+      <li>
+        Backing taped flat to the table, wrong side up; batting, then the top, smoothed from the middle.
+      </li>
+      <li>
+        Baste:{' '}
+        {advice.bastings.map((b) => `${b.label} (${Math.round(b.minutes)} min, ${b.takes})`).join('; or ')}.
+      </li>
+      {TABLE_ORDER.map((t) => (
+        <li key={t}>{t}</li>
+      ))}
+      {advice.cautions.map((c) => (
+        <li key={c.code}>{c.text}</li>
+      ))}
     </ol>
   );
 }

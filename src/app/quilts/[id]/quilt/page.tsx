@@ -1,5 +1,6 @@
 import { ask } from '@/actions/queries';
 import { minutesKnown, midHours } from '@/core/hours/known';
+import { throatFit } from '@/core/machine/table';
 import { isSewn, passesDone } from '@/core/plan/begun';
 import { predicted, proven } from '@/core/source/known';
 import { ButtonLink } from '@/ui/kit/Button';
@@ -10,7 +11,7 @@ import type { QuiltView } from '@/actions/quilt-view';
 import { StepForm } from '@/ui/plan/StepForm';
 import { QuiltFrame } from '@/ui/quilt/QuiltFrame';
 import { readQuiltPage, type QuiltPageProps } from '../quilt-page';
-import { PARTS, threadsOf } from './parts';
+import { PARTS, partsFor, threadsOf } from './parts';
 
 export const metadata = { title: 'Quilt' };
 
@@ -67,7 +68,12 @@ export default async function QuiltingPage(props: QuiltPageProps) {
       <div className="mt-3">
         <NextStep view={view} read={read} framed={framed} />
       </div>
-      <Parts label="Parts of the plan" parts={PARTS} now={part.id} hrefOf={hrefOf} />
+      <Parts
+        label="Parts of the plan"
+        parts={partsFor(read.request.table !== undefined)}
+        now={part.id}
+        hrefOf={hrefOf}
+      />
       <part.Body view={view} machine={machine} read={read} />
     </QuiltFrame>
   );
@@ -90,27 +96,39 @@ function Facts({ view: { quilt, faults }, read }: { view: QuiltView; read: Read 
   const open = faults.filter((f) => f.status === 'open').length;
   return (
     <dl className="mt-2 grid grid-cols-2 divide-x border-t-2 border-b border-t-ink md:grid-cols-4">
-      <Fact
-        label="Passes"
-        value={
-          passes ? (
-            <Sourced of={quilt.passes ? proven(quilt.passes, 'locked in') : predicted(passes.passes)}>
-              {passes.passes}
-            </Sourced>
-          ) : (
-            'none'
-          )
-        }
-        beside={
-          passes
-            ? `loaded ${passes.turned ? 'sideways' : 'upright'}${passes.alternative ? `, ${passes.turned ? 'upright' : 'sideways'} ${passes.alternative.passes}` : ''}`
-            : ''
-        }
-      />
+      {read.request.table ? (
+        <Fact
+          label="On a table"
+          value={FIT_WORD[throatOf(read).word]}
+          beside={`${Math.max(0, throatOf(read).clearIn).toFixed(1)} in clear in the throat`}
+        />
+      ) : (
+        <Fact
+          label="Passes"
+          value={
+            passes ? (
+              <Sourced of={quilt.passes ? proven(quilt.passes, 'locked in') : predicted(passes.passes)}>
+                {passes.passes}
+              </Sourced>
+            ) : (
+              'none'
+            )
+          }
+          beside={
+            passes
+              ? `loaded ${passes.turned ? 'sideways' : 'upright'}${passes.alternative ? `, ${passes.turned ? 'upright' : 'sideways'} ${passes.alternative.passes}` : ''}`
+              : ''
+          }
+        />
+      )}
       <Fact
         label="Steps sewn"
         value={`${sewn.length}`}
-        beside={`of ${steps.length}, ${done.length} finished ${done.length === 1 ? 'pass' : 'passes'}`}
+        beside={
+          read.request.table
+            ? `of ${steps.length}`
+            : `of ${steps.length}, ${done.length} finished ${done.length === 1 ? 'pass' : 'passes'}`
+        }
       />
       <Fact
         label="Hours left"
@@ -121,6 +139,10 @@ function Facts({ view: { quilt, faults }, read }: { view: QuiltView; read: Read 
     </dl>
   );
 }
+
+const FIT_WORD = { good: 'fits', tight: 'tight', 'too-much': 'too large' } as const;
+const throatOf = ({ request }: Read) =>
+  throatFit(request.table!, { ...request.quilt, battingId: request.battingId, backing: request.backing });
 
 /** The step that is next, on the frame or before it. */
 function NextStep({
@@ -145,6 +167,7 @@ function NextStep({
       quiltId={quilt.id}
       version={quilt.version}
       turnRule={quilt.turnRule}
+      onTable={read.request.table !== undefined}
       planned={passes?.passes ?? null}
       fixed={quilt.passes}
       begun={quilt.sewn.length > 0}
@@ -155,7 +178,7 @@ function NextStep({
               pass: next.pass,
               thread: next.thread,
               stabilise: next.stabilise,
-              words: `pass ${next.pass}, ${threads[next.thread]?.name ?? ''}, ${next.zones.length === 1 ? 'zone' : 'zones'} ${next.zones.map((z) => z.letter).join(', ')}`,
+              words: `${read.request.table ? '' : `pass ${next.pass}, `}${threads[next.thread]?.name ?? ''}, ${next.zones.length === 1 ? 'zone' : 'zones'} ${next.zones.map((z) => z.letter).join(', ')}`,
               minutes: next.minutes,
             }
           : null

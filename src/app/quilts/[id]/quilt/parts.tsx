@@ -27,6 +27,8 @@ import { motifsRequest } from '@/actions/motifs';
 import type { QuiltView } from '@/actions/quilt-view';
 import { midMinutes } from '@/core/hours/sum';
 import type { Machine } from '@/data/types';
+import { tableAdvice } from '@/core/machine/table';
+import { TablePart } from '@/ui/plan/TablePart';
 import { RoutePart } from '@/ui/plan/RoutePart';
 import { routedZones } from '@/ui/plan/routed-zones';
 import { ThreadTable } from '@/ui/plan/ThreadTable';
@@ -112,6 +114,10 @@ function PassesPart({ view, read }: PartFacts) {
     steps,
     plan: { passes },
   } = read;
+  if (read.request.table) {
+    const { table, quilt: size, battingId, backing } = read.request;
+    return <TablePart advice={tableAdvice(table, { ...size, battingId, backing })} name={quilt.name} />;
+  }
   if (!passes) return null;
   const work = new Map(zones.map((z) => [z.id, techniques.find(z.technique)]));
   const reaches = passes.depthsIn.map((depthIn, i) => ({
@@ -231,6 +237,10 @@ export const PARTS: readonly {
   { id: 'density', label: 'Density', Body: DensityPart },
   { id: 'faults', label: 'Faults', Body: FaultsPart },
 ];
+
+/** The parts as they are called for this machine: on a table nothing rolls. */
+export const partsFor = (onTable: boolean) =>
+  onTable ? PARTS.map((p) => (p.id === 'passes' ? { ...p, label: 'On the table' } : p)) : PARTS;
 
 /** The quilt's top threads by id, as they are named. */
 export function threadsOf(view: QuiltView, { plan }: PartFacts['read']) {

@@ -56,6 +56,7 @@ export default async function StandPage(props: QuiltPageProps) {
       quilt={{
         id: quilt.id,
         name: quilt.name,
+        onTable: machine.kind === 'table',
         fixed: quilt.passes !== null,
         quilted: quilt.handedBackOn !== null,
         onFrame: quilt.onFrameSince !== null,
