@@ -1,3 +1,4 @@
+import { bleedingCare } from '@/core/cloth/bleeding';
 import { format, parseISO } from 'date-fns';
 import MailComposer from 'nodemailer/lib/mail-composer';
 import { type CameOut, cameOut } from '@/core/hand-back/came-out';
@@ -101,7 +102,11 @@ export function clientSheet(
       },
       {
         heading: 'Washing, drying, ironing',
-        lines: [...wash.lines, ...(hand.washedAt ? ['It has been washed once here.'] : [])],
+        lines: [
+          ...bleedingCare(quilt.bleedGrade).wash,
+          ...wash.lines,
+          ...(hand.washedAt ? ['It has been washed once here.'] : []),
+        ],
       },
       {
         heading: 'To mind',

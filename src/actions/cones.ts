@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray, isUUID } from 'class-validator';
+import { format } from 'date-fns';
 import { v7 as uuidv7 } from 'uuid';
 import { checkTex, metresFromWeight } from '@/core/shelf/cone';
 import { needleRangeProblem } from '@/core/exchange/read-row';
@@ -7,6 +8,7 @@ import type { Field } from '@/core/fields/field';
 import { CONE, CONE_REMAINING, type ConeFields } from '@/core/fields/cone';
 import { CONE_ROLES, type ConeRole, type Sheen, SHEENS } from '@/core/fields/lists';
 import { stored } from '@/core/fields/stored';
+import { soundness, soundnessWords } from '@/core/thread/age';
 import { describeThread } from '@/core/thread/describe';
 import {
   insertCone,
@@ -15,6 +17,7 @@ import {
   editCones,
   setConeArchived,
   setRemaining,
+  setSnap,
   setTare,
   updateCone,
 } from '@/data/cones';
@@ -191,3 +194,25 @@ export const conesById = async (sql: Sql, ids: readonly string[]) =>
 
 /** A cone's ledger, newest first. */
 export const coneUses = async (sql: Sql, id: string) => (isUUID(id) ? readConeUses(sql, id) : []);
+
+const PULL = () => Num(1, 100_000, 'Grams');
+
+export class SnapTest {
+  @FormKey() key!: string;
+  @Id('This cone is not known. Reload the page.') id!: string;
+  @Version() version!: number;
+  @PULL() pull1!: number;
+  @PULL() pull2!: number;
+  @PULL() pull3!: number;
+}
+
+/** Keeps what a thread broke at in three pulls, and says whether it may still be sewn with. */
+export const snapTest = (context: Context, input: unknown): Promise<Result<{ words: string }>> =>
+  save<SnapTest, { words: string }>(context, 'snap-test', SnapTest, input, async (tx, form) => {
+    const cone = await readCone(tx, form.id);
+    if (!cone) return refuse('This cone is not known. Reload the page.', 'id');
+    const snapGf = (form.pull1 + form.pull2 + form.pull3) / 3;
+    const on = format(context.now, 'yyyy-MM-dd');
+    if (!(await setSnap(tx, form.id, snapGf, on, form.version))) return conflict(MEANWHILE);
+    return done({ words: soundnessWords(soundness({ ...cone, snapGf }, context.now.getTime())!) });
+  });

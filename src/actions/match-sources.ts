@@ -1,3 +1,4 @@
+import { soundness } from '@/core/thread/age';
 import { createHash } from 'node:crypto';
 import type { FaultRecord } from '@/core/faults/rates';
 import { match } from '@/core/match/match';
@@ -120,8 +121,11 @@ export function zoneRequest(
 
 /** The same shelf gives the same threads, so that they need not be compared one by one. */
 export const threadsOf = onceFor((shelf: readonly Cone[]) =>
-  shelf.flatMap((c) => (c.archivedAt ? [] : asMatchThread(c))),
+  shelf.flatMap((c) => (c.archivedAt || isSpent(c) ? [] : asMatchThread(c))),
 );
+
+/** Too weak to be sewn with by its pull or its age; what only bastes is left out as well. */
+const isSpent = (c: Cone): boolean => (soundness(c, Date.now())?.word ?? 'sound') !== 'sound';
 
 const asMatchThread = (c: Cone): MatchThread => ({
   id: c.id,

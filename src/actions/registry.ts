@@ -90,6 +90,7 @@ export const COMMANDS = {
 
   addCones: command(cones.AddCones, cones.addCones),
   editCone: command(cones.EditCone, cones.editCone),
+  snapTest: command(cones.SnapTest, cones.snapTest),
   countCone: command(cones.CountCone, cones.countCone),
   editMany: command(cones.EditMany, cones.editMany),
 

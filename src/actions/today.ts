@@ -191,7 +191,8 @@ function writeLines(
   return waiting.flatMap(({ quilt }): TodayLine[] => {
     const found = untold.get(quilt.id) ?? 0;
     const start = starts.get(quilt.id);
-    const soon = start !== undefined && start - today <= ASK_AHEAD_DAYS && !quilt.onFrameSince;
+    const isBegun = quilt.onFrameSince !== null || quilt.sewn.length > 0;
+    const soon = start !== undefined && start - today <= ASK_AHEAD_DAYS && !isBegun;
     return [
       ...(found > 0
         ? [

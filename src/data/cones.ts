@@ -131,3 +131,17 @@ const recountCone = (sql: Sql, id: string) => sql`select recount_cone(${id})`;
 export const readConeUses = (sql: Sql, coneId: string, limit = 20): Promise<ConeUse[]> => sql<ConeUse[]>`
   select id, metres, why, left_m, note, at from cone_use
   where cone_id = ${coneId} order by at desc, id limit ${limit}`;
+
+/** Keeps what a cone's thread broke at; false when the cone was changed meanwhile. */
+export async function setSnap(
+  sql: Sql,
+  id: string,
+  snapGf: number,
+  on: string,
+  version: number,
+): Promise<boolean> {
+  const rows = await sql`
+    update cone set snap_gf = ${snapGf}, snap_on = ${on}, version = version + 1
+    where id = ${id} and version = ${version} returning id`;
+  return rows.length === 1;
+}

@@ -10,7 +10,7 @@ const selectQuilt = (sql: Sql) => sql`
          q.batting_id, b.name as batting, b.kind as batting_kind, coalesce(p.joined_gap_in, b.max_gap_in) as batting_max_gap_in, q.backing_id, f.name as backing, f.kind as backing_kind,
          f.hex as backing_hex, q.machine_id, q.taken_in_on, q.due_on, q.step, q.passes, q.begun, q.handed_back_on,
          q.on_frame_since, q.waits_for, q.widths_in, q.lengths_in, q.wishes, q.watch, q.care, q.wash, q.turn_rule, q.turned,
-         q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.starts_on, q.withdrawn_on,
+         q.depths_in, q.order_by_hand, q.zones_by_hand, q.backing_cloth_in, q.prewash, q.bleed_grade, q.starts_on, q.withdrawn_on,
          q.withdrawn_why, q.deposit_minor, q.deposit_on, q.approval, q.approved_on, q.marks_off, q.delivery, q.ship_value_minor, q.tracking,
          q.client_id, q.version,
          (select coalesce(jsonb_agg(jsonb_build_object('pass', s.pass, 'thread', s.cone_id, 'stabilise', s.stabilise)), '[]')

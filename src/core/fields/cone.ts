@@ -1,7 +1,7 @@
 import { readFibre } from '../exchange/words';
 import { fibres } from '../tables/fibres';
-import { choicesFrom, type Field, type KeptOf } from './field';
-import { BASES, CONE_ROLE_LABEL, CONE_ROLES, REMAINING_SOURCES, SHEENS } from './lists';
+import { choicesFrom, choicesOf, type Field, type KeptOf } from './field';
+import { BASES, CONE_ROLE_LABEL, CONE_ROLES, REMAINING_SOURCES, SHEENS, STORAGE_LABEL } from './lists';
 import { NEEDLE_CHOICES, NO_SUCH_NEEDLE, readNeedleSize } from './needle';
 
 /** A cone on the shelf: what is kept of it, in the order of its columns. */
@@ -203,6 +203,43 @@ export const CONE = [
     optional: true,
     hint: 'optional',
     column: { label: 'Price', also: ['cost', 'price per cone'] },
+  },
+  {
+    id: 'boughtOn',
+    label: 'Bought on',
+    kind: 'day',
+    ask: 'Give the day it was bought, as well as you know.',
+    optional: true,
+    column: { label: 'Bought on', also: ['bought', 'date bought', 'purchased'] },
+  },
+  {
+    id: 'storage',
+    label: 'Kept',
+    kind: 'choice',
+    choices: choicesOf(STORAGE_LABEL),
+    ask: 'In the dark, or in the light of a window.',
+    optional: true,
+    none: 'not said: in the dark',
+    column: { label: 'Kept', also: ['storage', 'stored'] },
+  },
+  {
+    id: 'snapGf',
+    label: 'Broke at',
+    noun: 'What it broke at, grams,',
+    kind: 'number',
+    range: [1, 100_000],
+    optional: true,
+    onForm: false,
+    column: { label: 'Snap test g', also: ['broke at', 'snap g'] },
+  },
+  {
+    id: 'snapOn',
+    label: 'Pulled on',
+    kind: 'day',
+    ask: 'Give the day it was pulled.',
+    optional: true,
+    onForm: false,
+    column: { label: 'Snap test on', also: ['pulled on', 'snap date'] },
   },
   {
     id: 'notes',

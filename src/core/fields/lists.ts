@@ -195,3 +195,6 @@ export const TABLE_REGULATION_LABEL = {
   'walking-foot': 'a walking foot',
 } as const;
 export type TableRegulation = keyof typeof TABLE_REGULATION_LABEL;
+
+/** How a cone was kept: light takes the strength of a thread. */
+export const STORAGE_LABEL = { dark: 'in the dark', window: 'in the light of a window' } as const;

@@ -9,6 +9,7 @@ import {
   SIDES,
   USE_LABEL,
 } from './lists';
+import { BLEED_GRADES } from '../cloth/bleeding';
 import { CONDITION_KINDS } from '../tables/conditions';
 
 /** The part of a field that holds three measures of one side (edge, middle, edge), 4 to 200 in each. */
@@ -96,6 +97,15 @@ export const QUILT = [
     hint: '108 in or 274 cm; empty: to be bought',
   },
   { id: 'prewash', label: 'Prewashed, or to be', kind: 'yes' },
+  {
+    id: 'bleedGrade',
+    label: 'Bleeding test',
+    kind: 'choice',
+    choices: BLEED_GRADES,
+    ask: 'From 1, the white is dyed, to 5, clean.',
+    optional: true,
+    none: 'not tested',
+  },
   {
     id: 'care',
     label: 'Washing and ironing to come',

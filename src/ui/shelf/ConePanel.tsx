@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { toast } from '@/ui/kit/toast';
 import { doors, looks } from '@/actions/doors';
 import { fibres } from '@/core/tables/fibres';
+import { soundness, soundnessWords } from '@/core/thread/age';
 import { inEveryCount } from '@/core/thread/describe';
 import type { Cone, ConeUse } from '@/data/types';
 import { Explained } from '@/ui/kit/Explained';
@@ -15,6 +16,7 @@ import { Sourced } from '@/ui/kit/Sourced';
 import { ThreadSwatch } from '@/ui/kit/Swatch';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { CONE_ROLE_LABEL } from '@/core/fields/lists';
+import { SnapTest } from './SnapTest';
 
 const WHY_WORD = { winding: 'wound', pass: 'sewn', weighed: 'weighed', set: 'set' } as const;
 
@@ -46,6 +48,9 @@ export function ConePanel({
     onClose();
   });
   const left = remainingKnown(cone);
+  // By the day the panel was opened.
+  const [today] = useState(() => Date.now());
+  const sound = soundness(cone, today);
   const f = inEveryCount(cone);
   const facts: readonly (readonly [string, React.ReactNode])[] = [
     ['Fibre', fibres.find(cone.fibre)?.label],
@@ -63,6 +68,7 @@ export function ConePanel({
       'Maker’s needle',
       cone.needleMinNm === null ? 'none given' : `Nm ${cone.needleMinNm} to ${cone.needleMaxNm}`,
     ],
+    ['Age', sound ? soundnessWords(sound) : 'not known: give the day it was bought, or pull it'],
     ['Place', cone.place || 'not said'],
     ['Price', cone.price === null ? 'not said' : cone.price.toFixed(2)],
   ];
@@ -117,7 +123,8 @@ export function ConePanel({
           </div>
         </div>
         <div>
-          <h3 className="text-[17px]">Count it again</h3>
+          <SnapTest cone={cone} />
+          <h3 className="mt-4 text-[17px]">Count it again</h3>
           <div role="radiogroup" aria-label="How it is counted" className="mt-1 flex gap-4">
             {(['weighed', 'set'] as const).map((h) => (
               <label key={h} className="flex min-h-11 items-center gap-2">

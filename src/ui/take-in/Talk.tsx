@@ -253,6 +253,7 @@ function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters
       backingId: cotton.id,
       backingClothIn: '',
       prewash: false,
+      bleedGrade: '-',
       machineId: machines[0]?.id ?? '',
       phone: '',
       email: '',

@@ -68,7 +68,7 @@ export function talkPages(p: {
           kind: 'checks',
           options: features.rows.map((f) => ({ value: f.id, label: f.label })),
         },
-        ...some(QUILT, 'watch'),
+        ...some(QUILT, 'bleedGrade', 'watch'),
       ],
       also: ['fabrics', 'conditions'],
     },

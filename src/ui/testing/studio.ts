@@ -140,6 +140,7 @@ export const aQuilt = (part: Partial<Quilt> = {}): Quilt => ({
   depositMinor: null,
   depositOn: null,
   approval: 'not-asked',
+  bleedGrade: null,
   approvedOn: null,
   delivery: 'collect',
   shipValueMinor: null,
