@@ -17,6 +17,7 @@ import { matchWhole } from '@/core/match/whole-quilt';
 import { v7 as uuidv7 } from 'uuid';
 import { importFile } from '@/actions/exchange';
 import { zoneRequest } from '@/actions/match-sources';
+import { QUILTER } from '@/actions/context';
 import { readCardSources } from '@/actions/setups';
 import { connect, db } from '@/data/sql';
 import { manyFaults, tenYears } from './ten-years';
@@ -91,7 +92,7 @@ async function bench() {
   spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, stdio: 'inherit' });
   const sql = connect(env.DATABASE_URL);
   const [quiltRow] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
-  const { view, machine, sources } = (await readCardSources(sql, quiltRow!.id))!;
+  const { view, machine, sources } = (await readCardSources(sql, quiltRow!.id, QUILTER.id))!;
   const { quilt, zones, shelf } = view;
   await sql.end();
 

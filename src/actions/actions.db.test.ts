@@ -1,4 +1,4 @@
-import { thisContext } from './context';
+import { QUILTER, thisContext } from './context';
 import { v7 as uuidv7 } from 'uuid';
 import { readFaults } from '@/data/faults';
 import { readSetup } from '@/data/setups';
@@ -31,7 +31,7 @@ async function openZone() {
   const [row] = await base.sql<{ quiltId: string; zoneId: string }[]>`
     select z.quilt_id, z.id as zone_id from zone z left join setup s on s.zone_id = z.id
     where s.id is null limit 1`;
-  const found = setupsForZone((await readCardSources(base.sql, row!.quiltId))!, row!.zoneId, 4);
+  const found = setupsForZone((await readCardSources(base.sql, row!.quiltId, QUILTER.id))!, row!.zoneId, 4);
   return { ...row!, setups: found!.setups };
 }
 

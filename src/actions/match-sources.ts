@@ -19,6 +19,7 @@ import type { BobbinStock, Cone, DrawerNeedle, Machine, Preferences, Quilt, Zone
 import { onceFor } from './kept-shelf';
 import { keepLast } from './keep-last';
 import type { QuiltView } from './quilt-view';
+import { readOwnSpeeds } from './hand';
 import { readTensionLearning, type StudioTension } from './searches';
 import { quiltWork } from './quilt-work';
 import { coneName, zoneForCore } from './zone-brief';
@@ -30,6 +31,8 @@ export interface MatchSources {
   record: FaultRecord;
   bobbins: BobbinStock[];
   tension: StudioTension;
+  /** Speeds of the person who asks, in place of the usual ones, by technique, in/s. */
+  speeds?: Readonly<Record<string, number>>;
 }
 
 export async function readMatchSources(sql: Sql): Promise<MatchSources> {
@@ -41,6 +44,12 @@ export async function readMatchSources(sql: Sql): Promise<MatchSources> {
     readTensionLearning(sql),
   ]);
   return { drawer, preferences: preferences!, record, bobbins, tension };
+}
+
+/** The same with the speeds of the person who asks, where she said that hers are taken. */
+export async function readOwnMatchSources(sql: Sql, personId: string): Promise<MatchSources> {
+  const [sources, speeds] = await Promise.all([readMatchSources(sql), readOwnSpeeds(sql, personId)]);
+  return { ...sources, speeds };
 }
 
 /** A machine as the core reckons with it. */
@@ -71,7 +80,7 @@ export function sharedRequest(
   quilt: Quilt,
   machine: Machine,
   shelf: readonly Cone[],
-  { drawer, preferences, record, bobbins }: MatchSources,
+  { drawer, preferences, record, bobbins, speeds }: MatchSources,
 ): Omit<MatchRequest, 'zone'> {
   const wound = new Map<string, number>();
   for (const b of bobbins) wound.set(b.coneId, (wound.get(b.coneId) ?? 0) + b.count);
@@ -84,6 +93,7 @@ export function sharedRequest(
     wash: quilt.wash ?? undefined,
     wound: [...wound].map(([id, n]) => ({ id, bobbins: n })),
     gapShare: preferences.gapShare,
+    ownInPerS: speeds,
     record,
   };
 }

@@ -1,5 +1,5 @@
 import { isSewn } from '@/core/plan/begun';
-import { thisContext } from './context';
+import { QUILTER, thisContext } from './context';
 import { match } from '@/core/match/match';
 import { matchWhole } from '@/core/match/whole-quilt';
 import { fabrics } from '@/core/tables/fabrics';
@@ -152,7 +152,7 @@ describe('the whole quilt at once', () => {
     const [one, two] = view.zones;
     const pairs = await Promise.all(
       [one!, two!].map(async (z) => {
-        const found = setupsForZone((await readCardSources(base.sql, view.quilt.id))!, z.id, 12);
+        const found = setupsForZone((await readCardSources(base.sql, view.quilt.id, QUILTER.id))!, z.id, 12);
         // Another pair than the card has, so that something would be written.
         const now = view.setups.get(z.id);
         return found!.setups.find((s) => s.topId !== now?.topId)!;

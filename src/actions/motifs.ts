@@ -9,6 +9,7 @@ import { lockQuilt } from '@/data/quilts';
 import type { Machine, Preferences, Ruler } from '@/data/types';
 import type { Sql } from '@/data/sql';
 import { readQuilted, setRole, setWork, type WorkBefore } from '@/data/zones';
+import { type HandIn, levelsOf } from './hand';
 import { LaidBefore } from './patterns';
 import type { Context } from './context';
 import type { QuiltView } from './quilt-view';
@@ -59,6 +60,7 @@ export function motifsRequest(
   rulers: readonly Ruler[],
   preferences: Pick<Preferences, 'evenness' | 'ditchSchool' | 'motifSchool'>,
   past: MotifsRequest['past'] = [],
+  hand: readonly HandIn[] = [],
 ): MotifsRequest {
   return {
     quilt: {
@@ -82,6 +84,7 @@ export function motifsRequest(
     neighbours: seamsOf(zones).map(({ a, b, lengthIn }) => ({ a, b, seamIn: lengthIn })),
     ...motifStudio(machine, rulers, preferences),
     past,
+    hand: { levels: levelsOf(hand) },
   };
 }
 

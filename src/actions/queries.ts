@@ -7,11 +7,12 @@ import { exportCsv, importHints } from './exchange';
 import { readFaultBench } from './fault-bench';
 import { likelyHere } from './fault-setup';
 import { find } from './find';
+import { readHabitOf, readHand } from './hand';
 import { cameToOf } from './hand-back';
 import { keptShelf } from './kept-shelf';
 import { readLearnedView } from './learned-view';
 import { letterFacts, letterFile } from './letters';
-import { readMatchSources } from './match-sources';
+import { readOwnMatchSources } from './match-sources';
 import { readPastMotifs } from './motifs';
 import { readPlan } from './plan';
 import { readQuiltView } from './quilt-view';
@@ -75,13 +76,19 @@ import { allowed, ANYONE, NOT_YOURS, type Role } from './may';
 /** What can be read: by whom, from the database and what else it is asked with. */
 interface Query<A extends readonly unknown[], T> {
   readonly may: readonly Role[];
-  readonly read: (sql: Sql, ...asked: A) => T;
+  readonly read: (context: Context, ...asked: A) => T;
 }
 
 const query = <A extends readonly unknown[], T>(
   read: (sql: Sql, ...asked: A) => T,
   may: readonly Role[] = ANYONE,
-): Query<A, T> => ({ read, may });
+): Query<A, T> => ({ read: ({ sql }, ...asked) => read(sql, ...asked), may });
+
+/** The same for what is the person's own, who asks. */
+const own = <A extends readonly unknown[], T>(
+  read: (sql: Sql, personId: string, ...asked: A) => T,
+  may: readonly Role[] = ANYONE,
+): Query<A, T> => ({ read: ({ sql, actor }, ...asked) => read(sql, actor.id, ...asked), may });
 
 /** Every query by its name: pages and doors read through these, with no connection of their own. */
 const QUERIES = {
@@ -104,7 +111,6 @@ const QUERIES = {
   readLearnedView: query(readLearnedView),
   letterFacts: query(letterFacts),
   letterFile: query(letterFile),
-  readMatchSources: query(readMatchSources),
   readPastMotifs: query(readPastMotifs),
   readPlan: query(readPlan),
   readQuiltView: query(readQuiltView),
@@ -137,6 +143,9 @@ const QUERIES = {
   readTallies: query(readTallies),
   readTimeLost: query(readTimeLost),
   readWays: query(readWays),
+  readHand: own(readHand),
+  readHabit: own(readHabitOf),
+  readOwnMatchSources: own(readOwnMatchSources),
   readHandBack: query(readHandBack),
   readRecord: query(readRecord),
   readRecordLines: query(readRecordLines),
@@ -195,12 +204,12 @@ type Asks<R> = { readonly [N in keyof R]: Asked<R[N]> };
 export type AskedByBrowser = Asks<typeof FROM_BROWSER>;
 
 const answer = <A extends readonly unknown[], T>(
-  { sql, actor }: Context,
+  context: Context,
   { may, read }: Query<A, T>,
   asked: A,
 ): T => {
-  if (!allowed(actor, may)) throw new Error(NOT_YOURS);
-  return read(sql, ...asked);
+  if (!allowed(context.actor, may)) throw new Error(NOT_YOURS);
+  return read(context, ...asked);
 };
 
 export const isAskedByBrowser = (name: string): name is keyof AskedByBrowser =>

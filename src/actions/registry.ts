@@ -10,6 +10,7 @@ import * as corrections from './corrections';
 import * as exchange from './exchange';
 import * as faultBench from './fault-bench';
 import * as faults from './faults';
+import * as hand from './hand';
 import * as handBack from './hand-back';
 import * as intakes from './intakes';
 import * as link from './link';
@@ -128,6 +129,8 @@ export const COMMANDS = {
   setOrder: command(planCommands.SetOrder, planCommands.setOrder),
   setZoneOrder: command(planCommands.SetZoneOrder, planCommands.setZoneOrder),
   logStep: command(planCommands.LogStep, planCommands.logStep),
+
+  keepHabit: command(hand.KeepHabit, hand.keepHabit),
 
   handBack: command(handBack.HandBack, handBack.handBack),
   markHandBack: command(handBack.MarkHandBack, handBack.markHandBack),

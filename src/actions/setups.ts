@@ -12,7 +12,7 @@ import { readMachine } from '@/data/machines';
 import { lockZone } from '@/data/zones';
 import type { Machine } from '@/data/types';
 import type { Context } from './context';
-import { type MatchSources, onlyPair, readMatchSources, zoneRequest } from './match-sources';
+import { type MatchSources, onlyPair, readOwnMatchSources, zoneRequest } from './match-sources';
 import { type QuiltView, readQuiltView } from './quilt-view';
 import { conflict, done, refuse, type Result } from './result';
 import { FormKey, Id, QuiltId } from './rules';
@@ -58,12 +58,17 @@ export interface CardSources {
   sources: MatchSources;
 }
 
-export async function readCardSources(sql: Sql, quiltId: string): Promise<CardSources | null> {
+/** @param personId whose hand it is, where her own speeds are taken. */
+export async function readCardSources(
+  sql: Sql,
+  quiltId: string,
+  personId: string,
+): Promise<CardSources | null> {
   const view = await readQuiltView(sql, quiltId);
   if (!view) return null;
   const [machine, sources] = await Promise.all([
     readMachine(sql, view.quilt.machineId),
-    readMatchSources(sql),
+    readOwnMatchSources(sql, personId),
   ]);
   return { view, machine, sources };
 }
@@ -149,7 +154,7 @@ export const chooseSetup = (
     input,
     async (tx, form) => {
       await lockZone(tx, form.zoneId);
-      const from = await readCardSources(tx, form.quiltId);
+      const from = await readCardSources(tx, form.quiltId, context.actor.id);
       if (!from) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
       return writeCard(tx, from, {
         ...form,

@@ -5,7 +5,7 @@ import { shiftsInWords } from '@/core/match/shift-words';
 import { readMachine } from '@/data/machines';
 import type { Context } from './context';
 import { withLearned } from './searches';
-import { readMatchSources, zoneRequest } from './match-sources';
+import { readOwnMatchSources, zoneRequest } from './match-sources';
 import { readQuiltView } from './quilt-view';
 import { done, refuse, type Result } from './result';
 import { Id, Maybe, Num, OneOf, QuiltId } from './rules';
@@ -40,7 +40,7 @@ export async function askWhatIf(context: Context, input: unknown): Promise<Resul
   const { quiltId, zoneId, topId, holdBobbinId, holdNm, holdSpi } = checked.value;
   const [view, sources] = await Promise.all([
     readQuiltView(context.sql, quiltId),
-    readMatchSources(context.sql),
+    readOwnMatchSources(context.sql, context.actor.id),
   ]);
   const zone = view?.zones.find((z) => z.id === zoneId);
   if (!view || !zone) return refuse('This zone is no longer on the quilt. Reload the page.', 'zoneId');

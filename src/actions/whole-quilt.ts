@@ -54,7 +54,7 @@ export class ChooseWhole {
 export const chooseWhole = (context: Context, input: unknown): Promise<Result<{ cards: number }>> =>
   save<ChooseWhole, { cards: number }>(context, 'choose-whole', ChooseWhole, input, async (tx, form) => {
     await lockQuilt(tx, form.quiltId);
-    const from = await readCardSources(tx, form.quiltId);
+    const from = await readCardSources(tx, form.quiltId, context.actor.id);
     if (!from) return refuse('This quilt is not known. Go back to the Rack.', 'quiltId');
     for (const [i, card] of form.cards.entries()) {
       const written = await writeCard(tx, from, card);

@@ -10,6 +10,7 @@ import { putRow } from '@/data/columns';
 import { BATTING_FIELDS, FABRIC_FIELDS, readBattings, readFabrics } from '@/data/cloths';
 import { CONE_FIELDS, readAllCones, setRemaining } from '@/data/cones';
 import type { Cone } from '@/data/types';
+import { MACHINE } from '@/core/fields/machine';
 import { MACHINE_FIELDS, readCalibrations, readMachines, upsertCalibration } from '@/data/machines';
 import { readNeedles, upsertNeedle } from '@/data/needles';
 import { readRulers, RULER_FIELDS } from '@/data/rulers';
@@ -75,9 +76,17 @@ class StoredCone {
 }
 type ConeOfFile = StoredCone & ConeFields & ConeRemaining;
 
+/** Fields of a machine that came later than the first files. */
+const LATER_MACHINE = Object.fromEntries(
+  Object.entries(usualValues(MACHINE)).filter(([id]) =>
+    ['kind', 'throatHeightIn', 'regulated', 'otherHoursWeek'].includes(id),
+  ),
+);
+
 /** Each list of the document, and the rules its entries must keep; forms' own fields are filled in. */
-const SECTIONS: Readonly<Record<string, { rules: new () => object; filled: object }>> = {
-  machines: { rules: KeepMachine, filled: { key: uuidv7(), version: 0 } },
+const SECTIONS: Readonly<Record<string, { rules: new () => object; filled: object; lacking?: object }>> = {
+  // A file older than a field of the machine takes its usual.
+  machines: { rules: KeepMachine, filled: { key: uuidv7(), version: 0 }, lacking: LATER_MACHINE },
   calibrations: { rules: Calibrate, filled: { key: uuidv7() } },
   fabrics: { rules: KeepFabric, filled: { key: uuidv7(), version: 0 } },
   battings: { rules: KeepBatting, filled: { key: uuidv7(), version: 0 } },
@@ -146,13 +155,15 @@ async function readDocument(text: string): Promise<Result<Document>> {
     if (preferences.ok) out.preferences = preferences.value;
     else problems.push(...preferences.problems.map((p) => ({ ...p, path: `preferences.${p.path}` })));
   }
-  for (const [name, { rules, filled }] of Object.entries(SECTIONS)) {
+  for (const [name, { rules, filled, lacking }] of Object.entries(SECTIONS)) {
     const list = doc[name] ?? [];
     if (!Array.isArray(list) || list.length > MOST_OF_A_KIND) {
       problems.push({ path: name, message: `“${name}” must be a list of at most ${MOST_OF_A_KIND}.` });
       continue;
     }
-    const checked = await Promise.all(list.map((item) => check(rules, { ...(item as object), ...filled })));
+    const checked = await Promise.all(
+      list.map((item) => check(rules, { ...lacking, ...(item as object), ...filled })),
+    );
     checked.forEach((c, i) => {
       if (!c.ok) problems.push(...c.problems.map((p) => ({ ...p, path: `${name}.${i}.${p.path}` })));
     });

@@ -1,4 +1,4 @@
-import { thisContext } from './context';
+import { QUILTER, thisContext } from './context';
 import { readAllCones, readConeUses } from '@/data/cones';
 import { readBattings, readFabrics } from '@/data/cloths';
 import { find } from '@/data/find';
@@ -258,7 +258,7 @@ describe('schools', () => {
     const { version, ...settings } = preferences;
     const [zone] = await base.sql<{ id: string; quiltId: string }[]>`select id, quilt_id from zone limit 1`;
     const best = async () =>
-      setupsForZone((await readCardSources(base.sql, zone!.quiltId))!, zone!.id, 1)!.setups[0]!;
+      setupsForZone((await readCardSources(base.sql, zone!.quiltId, QUILTER.id))!, zone!.id, 1)!.setups[0]!;
     const first = await best();
     value(
       await setPreferences(thisContext(), {

@@ -21,10 +21,6 @@ export async function readAirLately(sql: Sql, machineId: string, now: Date): Pro
   return row ?? null;
 }
 
-/** What was noted of the air lately, anywhere in the studio, the newest first. */
-export const readAir = (sql: Sql, most = 60): Promise<AirNote[]> =>
-  sql<AirNote[]>`select id, at, humidity_pct, static_felt from air_note order by at desc limit ${most}`;
-
 /** What entries of a quilt's log noted of the air. */
 export const readAirByLog = (sql: Sql, quiltId: string): Promise<{ id: string }[]> => sql`
   select a.id from air_note a join log_entry e on e.id = a.id where e.quilt_id = ${quiltId}`;

@@ -14,6 +14,7 @@ import { CAME_OUT, WAIVED } from '@/core/fields/hand-back';
 import { ZONE, ZONE_FABRIC } from '@/core/fields/zone';
 import { YARN } from '@/core/fields/yarn';
 import { OFFER, RATES } from '@/core/fields/offer';
+import { HABIT } from '@/core/fields/habit';
 import { PATTERN } from '@/core/fields/pattern';
 import { RULER } from '@/core/fields/ruler';
 import { MODES } from '@/core/stitch/machine';
@@ -51,6 +52,7 @@ const TABLES: Record<string, readonly Field[]> = {
   rates: RATES,
   offer: OFFER,
   pattern: PATTERN,
+  habit: HABIT,
 };
 const TYPES: Record<Field['kind'], readonly string[]> = {
   text: ['text'],

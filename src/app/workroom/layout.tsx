@@ -12,6 +12,7 @@ const PARTS = [
   ['preferences', 'How we work'],
   ['rates', 'Rates'],
   ['learned', 'Learned'],
+  ['hand', 'Your hand'],
   ['files', 'Files in and out'],
 ] as const;
 

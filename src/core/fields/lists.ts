@@ -187,7 +187,6 @@ export const NEEDLE_STOP_LABEL = { both: 'up or down', up: 'up only', down: 'dow
 
 /** Whether the machine moves over the quilt on a frame, or the quilt is moved under it on a table. */
 export const MACHINE_KIND_LABEL = { frame: 'on a frame', table: 'on a table, the quilt is moved' } as const;
-export type MachineKind = keyof typeof MACHINE_KIND_LABEL;
 /** What keeps the stitches even where the quilt is moved by hand. */
 export const TABLE_REGULATION_LABEL = {
   none: 'nothing',

@@ -110,6 +110,8 @@ export interface MatchRequest {
   yarn?: MatchYarn;
   /** Bobbins wound and ready, by thread, where the studio counts them. */
   wound?: readonly { id: string; bobbins: number }[];
+  /** Speeds of this hand in place of the usual ones, by technique, in/s. */
+  ownInPerS?: Readonly<Record<string, number>>;
   /** Share of the batting's rating that is used. */
   gapShare?: number;
   /** Metres of each thread that the quilt's other zones will take, by thread id. */

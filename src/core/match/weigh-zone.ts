@@ -220,7 +220,7 @@ function pairing(request: MatchRequest, work: Work, book: BobbinBook) {
 }
 
 /** The hand's speed in a zone with one top thread: no faster than the needle, the work and what lies there allow. */
-function handSpeeds({ zone, machine }: MatchRequest, technique: Technique) {
+function handSpeeds({ zone, machine, ownInPerS }: MatchRequest, technique: Technique) {
   const caps = [
     ...(zone.features ?? []).flatMap((f) => features.get(f).handInPerS ?? []),
     ...(technique.couches ? [COUCHING_IN_PER_S] : []),
@@ -230,7 +230,7 @@ function handSpeeds({ zone, machine }: MatchRequest, technique: Technique) {
   const slower = fabrics.get(zone.backing).creeps >= 2 ? CREEPING : 1;
   return (top: TopChoice) =>
     Math.min(
-      technique.handInPerS * slower * moved * top.context.fibre.handFactor,
+      (ownInPerS?.[technique.id] ?? technique.handInPerS) * slower * moved * top.context.fibre.handFactor,
       top.regulation.maxInPerS,
       ...caps,
     );

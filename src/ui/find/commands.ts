@@ -17,6 +17,11 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
     also: 'learned speed hours tension offsets',
     href: '/workroom/learned',
   },
+  {
+    label: 'Your hand',
+    also: 'speed steady level rest posture elbow height reach habits',
+    href: '/workroom/hand',
+  },
   { label: 'Words of the trade', also: 'glossary terms meaning spi tex loft', href: '/glossary' },
   { label: 'Studio record', also: 'handed back home past quilts hours promise', href: '/record' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },

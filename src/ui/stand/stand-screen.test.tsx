@@ -152,6 +152,7 @@ const stand = (entries: LogEntry[] = [], part: Partial<React.ComponentProps<type
       ]}
       care={{ known: [], askedAt: 0 }}
       air={{ nowPct: null, testedPct: {} }}
+      restEveryMin={30}
       map={{ widthIn: 60, lengthIn: 60, zones: [], width: 420, idPrefix: 'stand' }}
       {...part}
     />,

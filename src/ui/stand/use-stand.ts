@@ -27,7 +27,6 @@ import { useWakeLock } from './use-wake-lock';
 
 type PanelName =
   'air' | 'fault' | 'advance' | 'bobbin' | 'change' | 'frame' | 'list' | 'keys' | 'tempo' | 'machine' | null;
-const POSTURE_MS = 30 * 60_000;
 /** The back is to be checked so long after a pass was begun. */
 const FIRST_INCHES_MS = 90_000;
 
@@ -74,6 +73,8 @@ export interface StandFacts {
   care: { known: readonly CareKnown[]; askedAt: number };
   /** The air as it was noted last, and by zone as it was when the zone was tested. */
   air: { nowPct: number | null; testedPct: Readonly<Record<string, number>> };
+  /** Minutes sewn after which a rest is called for. */
+  restEveryMin: number;
   /** Kinds of needles in the drawer, coated or not. */
   drawer: Drawer;
   map: DrawnMap;
@@ -295,7 +296,7 @@ export function useStand(facts: StandFacts) {
       lookAtBack: !!step && work.running && state.backChecked !== step.pass && work.sewnMs > FIRST_INCHES_MS,
       needleShare: needleShareOf(facts, work),
       square,
-      sewnOnMs: work.sinceRestMs - restedAt > POSTURE_MS ? work.sinceRestMs : null,
+      sewnOnMs: work.sinceRestMs - restedAt > facts.restEveryMin * 60_000 ? work.sinceRestMs : null,
       care: care.items,
       air:
         airNow !== null && airNow !== airSeenAt && work.zone

@@ -46,7 +46,7 @@ export default async function MatchPage(props: QuiltPageProps) {
       </QuiltFrame>
     );
   const [sources, measured, cones, settings] = await Promise.all([
-    ask.readMatchSources(),
+    ask.readOwnMatchSources(),
     ask.readScales(machine.id),
     ask.keptShelf(),
     ask.readSettings(quilt.id),

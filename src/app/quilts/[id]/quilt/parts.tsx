@@ -266,7 +266,7 @@ async function Marked({ view, read: { plan, preferences } }: PartFacts) {
 
 /** What would have to change so that the quilt fits a day. */
 async function FitDay({ view, machine, read }: PartFacts) {
-  const [rulers, past] = await Promise.all([ask.readRulers(), ask.readPastMotifs()]);
+  const [rulers, past, hand] = await Promise.all([ask.readRulers(), ask.readPastMotifs(), ask.readHand()]);
   const { plan, belief, left, preferences } = read;
   const begun = new Set(
     read.steps.filter((s) => isSewn(s, view.quilt.sewn)).flatMap((s) => s.zones.map((z) => z.id)),
@@ -290,7 +290,7 @@ async function FitDay({ view, machine, read }: PartFacts) {
     <FitDayPart
       key={zones.map((z) => z.version).join()}
       quiltId={view.quilt.id}
-      motifs={motifsRequest(view, machine, rulers, preferences, past)}
+      motifs={motifsRequest(view, machine, rulers, preferences, past, hand)}
       zones={zones}
       fixedMin={Math.max(0, all - zones.reduce((s, z) => s + z.minutes, 0))}
       fewer={fewerOf(view, read)}

@@ -16,21 +16,35 @@ export default async function StandPage(props: QuiltPageProps) {
   const { view, machine } = await readQuiltPage(props);
   const { quilt } = view;
   const now = new Date();
-  const [read, measured, entries, fitted, drawer, tray, framed, before, preferences, scraps, care, air] =
-    await Promise.all([
-      ask.readPlan(view),
-      ask.readScales(machine.id),
-      ask.readEntries(quilt.id),
-      ask.readFittedIn(machine.id),
-      ask.readDrawer(),
-      ask.readTray(),
-      ask.readFramed(quilt.id),
-      ask.readSewnBeforeLog(quilt.id),
-      ask.readPreferences(),
-      ask.readMarkerTests(view.zones.flatMap((z) => z.fabrics.map((f) => f.fabricId))),
-      ask.readCareOf(machine.id, now),
-      ask.readAirAt(quilt.id, machine.id, now),
-    ]);
+  const [
+    read,
+    measured,
+    entries,
+    fitted,
+    drawer,
+    tray,
+    framed,
+    before,
+    preferences,
+    scraps,
+    care,
+    air,
+    habit,
+  ] = await Promise.all([
+    ask.readPlan(view),
+    ask.readScales(machine.id),
+    ask.readEntries(quilt.id),
+    ask.readFittedIn(machine.id),
+    ask.readDrawer(),
+    ask.readTray(),
+    ask.readFramed(quilt.id),
+    ask.readSewnBeforeLog(quilt.id),
+    ask.readPreferences(),
+    ask.readMarkerTests(view.zones.flatMap((z) => z.fabrics.map((f) => f.fabricId))),
+    ask.readCareOf(machine.id, now),
+    ask.readAirAt(quilt.id, machine.id, now),
+    ask.readHabit(),
+  ]);
   // What is marked while it stands on the frame; what was drawn before loading is there.
   const markings = new Map(
     markingsOf(view, read.plan, read.preferences, scraps, 0)
@@ -104,6 +118,7 @@ export default async function StandPage(props: QuiltPageProps) {
         askedAt: now.getTime(),
       }}
       air={air}
+      restEveryMin={habit.restEveryMin}
       drawer={drawer.map(({ nm, eye, point, coated, stock }) => ({ nm, eye, point, coated, stock }))}
       map={{
         widthIn: quilt.widthIn,

@@ -21,7 +21,7 @@ const BESIDE = ['swirls', 'meander-medium'] as const;
 export default async function AuditionPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt } = view;
-  const [rulers, preferences, past, photographs, kept, rates, patterns] = await Promise.all([
+  const [rulers, preferences, past, photographs, kept, rates, patterns, hand] = await Promise.all([
     ask.readRulers(),
     ask.readPreferences(),
     ask.readPastMotifs(),
@@ -29,6 +29,7 @@ export default async function AuditionPage(props: QuiltPageProps) {
     ask.readAuditions(quilt.id),
     ask.readRates(),
     ask.readPatterns(),
+    ask.readHand(),
   ]);
   const bare = view.zones.filter((z) => z.fabrics.length === 0);
   if (!zone || bare.length > 0)
@@ -62,7 +63,7 @@ export default async function AuditionPage(props: QuiltPageProps) {
           geometry: zone.geometry,
           hex,
         }}
-        base={motifsRequest(view, machine, rulers, preferences!, past)}
+        base={motifsRequest(view, machine, rulers, preferences!, past, hand)}
         photographs={photographs}
         patterns={patterns.map(({ id, name, widthIn, unit }) => ({ id, name, widthIn, unit }))}
         thread={

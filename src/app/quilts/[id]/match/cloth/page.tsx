@@ -16,7 +16,7 @@ export default async function ClothPage(
 ) {
   const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, shelf } = view;
-  const sources = await ask.readMatchSources();
+  const sources = await ask.readOwnMatchSources();
   const asked = Number((await props.searchParams).cloth);
   const cloths = zone?.fabrics ?? [];
   const unknown = cloths.findIndex((f) => f.kind === 'unknown');

@@ -12,10 +12,11 @@ export const metadata = { title: 'What to quilt' };
 export default async function MotifsPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [rulers, preferences, past] = await Promise.all([
+  const [rulers, preferences, past, hand] = await Promise.all([
     ask.readRulers(),
     ask.readPreferences(),
     ask.readPastMotifs(),
+    ask.readHand(),
   ]);
   const bare = zones.filter((z) => z.fabrics.length === 0);
   return (
@@ -29,7 +30,7 @@ export default async function MotifsPage(props: QuiltPageProps) {
           quilt={{ id: quilt.id, widthIn: quilt.widthIn, lengthIn: quilt.lengthIn }}
           zones={zones}
           zoneId={zone.id}
-          base={motifsRequest(view, machine, rulers, preferences!, past)}
+          base={motifsRequest(view, machine, rulers, preferences!, past, hand)}
         />
       )}
     </QuiltFrame>

@@ -13,7 +13,7 @@ export const metadata = { title: 'Whole quilt' };
 export default async function WholePage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props, 'whole studio');
   const { quilt, zones, setups } = view;
-  const [sources, shelf] = await Promise.all([ask.readMatchSources(), ask.keptShelf()]);
+  const [sources, shelf] = await Promise.all([ask.readOwnMatchSources(), ask.keptShelf()]);
   const clothless = zones.filter((z) => z.fabrics.length === 0);
   return (
     <QuiltFrame view={view} machine={machine} step="match" zoneId={zone?.id} page="match">
