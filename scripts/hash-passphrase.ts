@@ -1,4 +1,4 @@
 // Prints the hash of the passphrase given in the environment.
-import { hashPassphrase } from '../src/serve/sign-in';
+import { hashPassphrase } from '../src/serve/passphrase';
 
 void hashPassphrase(process.env.TIDY_SPOOL_PASSPHRASE ?? '').then((hash) => console.log(hash));

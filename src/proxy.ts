@@ -29,6 +29,6 @@ export function proxy(request: NextRequest) {
 export const config = {
   // Files that come in or go out are streams, not pages; the proxy would read them whole first.
   matcher: [
-    '/((?!_next/static|_next/image|favicon.ico|icon.svg|stand-keeper.js|backup|import/|photographs/|export/|log$|live$|link$).*)',
+    '/((?!_next/static|_next/image|favicon.ico|icon|manifest|stand-keeper.js|backup|import/|photographs/|export/|log$|live$|link$).*)',
   ],
 };

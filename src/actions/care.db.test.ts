@@ -100,11 +100,12 @@ test('bad input is told at its field', async () => {
   ]);
   const strange = '0198c000-0000-7000-8000-000000000000';
   expect(paths(await doCare(at(), { key: key(), ...form, machineId: strange }))).toEqual(['machineId']);
-  const { refused } = await keepEntries(at(), uuidv7(), [
+  const { kept } = await keepEntries(at(), uuidv7(), [
     { id: uuidv7(), quiltId, at: new Date().toISOString(), kind: 'care-done' },
     { id: uuidv7(), quiltId, at: new Date().toISOString(), kind: 'air-noted' },
   ]);
-  expect(refused).toHaveLength(2);
+  expect(kept).toHaveLength(2);
+  expect(await base.sql`select 1 from air_note`).toHaveLength(0);
 });
 
 test('every machine has every item once', async () => {

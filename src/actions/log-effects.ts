@@ -175,8 +175,10 @@ async function followCare(tx: Sql, quiltId: string, machineId: string, { care, a
     if (!there.some((t) => t.id === e.id))
       await careByEntry(tx, e.id, machineId, String(e.care), new Date(happenedMs(e)));
   const noted = await readAirByLog(tx, quiltId);
-  for (const { id } of noted) if (!air.some((e) => e.id === id)) await unairByEntry(tx, id);
-  for (const e of air)
+  // Another program may note that the air was looked at and not say how it was: kept, and nothing follows.
+  const told = air.filter((e) => e.humidityPct !== undefined || e.staticFelt !== undefined);
+  for (const { id } of noted) if (!told.some((e) => e.id === id)) await unairByEntry(tx, id);
+  for (const e of told)
     if (!noted.some((n) => n.id === e.id))
       await airByEntry(tx, machineId, {
         id: e.id,

@@ -236,14 +236,6 @@ const EFFECTS: Partial<Record<LogKind, Effect>> = {
       return refuse('Say which thread is on the machine now: one of the shelf.', 'to');
     return done(undefined);
   },
-  'care-done': (_, e) =>
-    Promise.resolve(e.care ? done(undefined) : refuse('Say what was done to the machine.', 'care')),
-  'air-noted': (_, e) =>
-    Promise.resolve(
-      e.humidityPct !== undefined || e.staticFelt !== undefined
-        ? done(undefined)
-        : refuse('Give the humidity, or say whether there is static.', 'humidityPct'),
-    ),
   async 'bobbin-changed'(tx, e) {
     if (e.thread && !(isUUID(e.thread) && (await readCone(tx, e.thread))))
       return refuse('The thread on this bobbin is not on the shelf.', 'thread');

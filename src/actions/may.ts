@@ -1,7 +1,7 @@
-/** What a person of the studio is to it. One for now; each command and query names those who may use it. */
-export type Role = 'quilter';
+import { type Role, ROLES } from '@/core/fields/lists';
+export type { Role };
 
-/** Whoever does it; one person of the studio for now. */
+/** Whoever does it. */
 export interface Actor {
   id: string;
   name: string;
@@ -9,7 +9,11 @@ export interface Actor {
 }
 
 /** Everybody of the studio. */
-export const ANYONE: readonly Role[] = ['quilter'];
+export const ANYONE: readonly Role[] = ROLES;
+/** Whoever works on quilts. */
+export const HANDS: readonly Role[] = ['owner', 'hand'];
+/** What concerns money, machines, people and the studio as a whole. */
+export const OWNER: readonly Role[] = ['owner'];
 
 /** Whether this person may do, or read, what is for these. */
 export const allowed = (actor: Pick<Actor, 'role'>, may: readonly Role[]): boolean =>

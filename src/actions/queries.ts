@@ -59,6 +59,7 @@ import { readPastWork } from '@/data/past';
 import { readPreferences } from '@/data/preferences';
 import { readAuditions, readPlacedPhotographs } from '@/data/auditions';
 import { readPattern, readPatterns } from '@/data/patterns';
+import { readDevices, readDeviceState, readInvitations, readPeople, readSessions } from '@/data/people';
 import { readFirstAndLatest, readPractice } from '@/data/practice';
 import { readPrepared } from '@/data/prepared';
 import { readClientNames, readFramed, readRack, readTakenInLately, readWithdrawn } from '@/data/quilts';
@@ -71,7 +72,7 @@ import { readZonesToMatch } from '@/data/zones';
 import { stepWork } from './link';
 import type { Sql } from '@/data/sql';
 import { type Context, thisContext } from './context';
-import { allowed, ANYONE, NOT_YOURS, type Role } from './may';
+import { allowed, ANYONE, NOT_YOURS, OWNER, type Role } from './may';
 
 /** What can be read: by whom, from the database and what else it is asked with. */
 interface Query<A extends readonly unknown[], T> {
@@ -101,7 +102,7 @@ const QUERIES = {
   clientLetter: query(clientLetter),
   conesById: query(conesById),
   readChoices: query(readChoices),
-  exportCsv: query(exportCsv),
+  exportCsv: query(exportCsv, OWNER),
   stepWork: query(stepWork),
   readFaultBench: query(readFaultBench),
   likelyHere: query(likelyHere),
@@ -113,6 +114,11 @@ const QUERIES = {
   letterFile: query(letterFile),
   readPastMotifs: query(readPastMotifs),
   readPlan: query(readPlan),
+  readPeople: query(readPeople),
+  readInvitations: query(readInvitations, OWNER),
+  readSessions: query(readSessions),
+  readDevices: query(readDevices),
+  readDeviceState: query(readDeviceState),
   readQuiltView: query(readQuiltView),
   readRackView: query(readRackView),
   readSettings: query(readSettings),
@@ -121,7 +127,7 @@ const QUERIES = {
   readTasks: query(readTasks),
   readToday: query(readToday),
   readSearch: query(readSearch),
-  exportWorkroom: query(exportWorkroom),
+  exportWorkroom: query(exportWorkroom, OWNER),
   readCopies: query(readCopies),
   readBegun: query(readBegun),
   readCureCounts: query(readCureCounts),
@@ -195,6 +201,11 @@ const QUERIES = {
   readZonesToMatch: query(readZonesToMatch),
   isThere: query(isThere),
 } as const;
+
+/** Who may read what. */
+export const RIGHTS: Readonly<Record<string, readonly Role[]>> = Object.fromEntries(
+  Object.entries(QUERIES).map(([name, { may }]) => [name, may]),
+);
 
 /** What a component asks while its page is used; each takes whatever comes. */
 const FROM_BROWSER = { coneUses: query(coneUses), importHints: query(importHints) } as const;

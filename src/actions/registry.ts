@@ -21,6 +21,7 @@ import * as motifs from './motifs';
 import * as needles from './needles';
 import * as offerDay from './offer-day';
 import * as offers from './offers';
+import * as people from './people';
 import * as planCommands from './plan-commands';
 import * as preferences from './preferences';
 import * as marking from './marking';
@@ -39,7 +40,7 @@ import * as wholeQuilt from './whole-quilt';
 import * as workroomFile from './workroom-file';
 import * as zoneCloth from './zone-cloth';
 import type { Context } from './context';
-import { allowed, ANYONE, NOT_YOURS, type Role } from './may';
+import { allowed, ANYONE, HANDS, NOT_YOURS, OWNER, type Role } from './may';
 import { refuse, type Result } from './result';
 
 /** What a person can do: its form's rules, who may, and the act. */
@@ -55,7 +56,10 @@ const command = <T>(
   rules: new () => object,
   run: (context: Context, input: unknown) => Promise<Result<T>>,
   more: Partial<Pick<Command, 'may' | 'stays'>> = {},
-): Command<T> => ({ rules, run, may: ANYONE, ...more });
+): Command<T> => ({ rules, run, may: HANDS, ...more });
+
+/** For what is the owner's: money, machines, people, and the studio as a whole. */
+const owners = { may: OWNER };
 
 /** Every command by its name. Doors for forms, files and programs are made from it. */
 export const COMMANDS = {
@@ -73,7 +77,7 @@ export const COMMANDS = {
 
   logTest: command(tests.LogTest, tests.logTest),
 
-  leaveOutSearch: command(searches.LeaveOutSearch, searches.leaveOutSearch),
+  leaveOutSearch: command(searches.LeaveOutSearch, searches.leaveOutSearch, owners),
 
   amendRound: command(trials.AmendRound, trials.amend),
   tryCure: command(trials.TryCure, trials.tryCure),
@@ -111,26 +115,36 @@ export const COMMANDS = {
 
   doCare: command(care.DoCare, care.doCare),
   takeBackCare: command(care.TakeBackCare, care.takeBackCare),
-  keepManual: command(care.KeepManual, care.keepManual),
+  keepManual: command(care.KeepManual, care.keepManual, owners),
 
-  keepMachine: command(machines.KeepMachine, machines.keepMachine),
-  calibrate: command(machines.Calibrate, machines.calibrate),
+  keepMachine: command(machines.KeepMachine, machines.keepMachine, owners),
+  calibrate: command(machines.Calibrate, machines.calibrate, owners),
   sewOn: command(machines.UseMachine, machines.sewOn),
 
-  keepRates: command(offers.KeepRates, offers.keepRates),
+  keepRates: command(offers.KeepRates, offers.keepRates, owners),
   makeOffer: command(offers.MakeOffer, offers.makeOffer),
   setOffer: command(offers.SetOffer, offers.setOffer),
 
-  setPreferences: command(preferences.SetPreferences, preferences.setPreferences),
+  setPreferences: command(preferences.SetPreferences, preferences.setPreferences, owners),
 
-  undoImport: command(exchange.UndoImport, exchange.undoImported),
+  undoImport: command(exchange.UndoImport, exchange.undoImported, owners),
 
   fixPlan: command(planCommands.FixPlan, planCommands.fixPlan),
   setOrder: command(planCommands.SetOrder, planCommands.setOrder),
   setZoneOrder: command(planCommands.SetZoneOrder, planCommands.setZoneOrder),
   logStep: command(planCommands.LogStep, planCommands.logStep),
 
-  keepHabit: command(hand.KeepHabit, hand.keepHabit),
+  invitePerson: command(people.InvitePerson, people.invitePerson, owners),
+  revokeInvitation: command(people.RevokeInvitation, people.revokeInvitation, owners),
+  editPerson: command(people.EditPerson, people.editPerson, owners),
+  removePerson: command(people.RemovePerson, people.removePerson, owners),
+  setPassphrase: command(people.SetPassphrase, people.setPassphrase, { may: ANYONE }),
+  endSession: command(people.EndSession, people.endSession, { may: ANYONE }),
+  pairDevice: command(people.PairDevice, people.pairDevice),
+  renameDevice: command(people.RenameDevice, people.renameDevice),
+  endDevice: command(people.EndDevice, people.endDevice, owners),
+
+  keepHabit: command(hand.KeepHabit, hand.keepHabit, { may: ANYONE }),
 
   handBack: command(handBack.HandBack, handBack.handBack),
   markHandBack: command(handBack.MarkHandBack, handBack.markHandBack),
@@ -164,7 +178,7 @@ export const COMMANDS = {
   quiltZones: command(motifs.QuiltZones, motifs.quiltZones),
   setZoneRole: command(motifs.SetZoneRole, motifs.setZoneRole),
 
-  stockUsual: command(begin.StockUsual, begin.stockUsual),
+  stockUsual: command(begin.StockUsual, begin.stockUsual, owners),
 
   markLine: command(shopping.MarkShopping, shopping.markLine),
 
@@ -178,9 +192,12 @@ export const COMMANDS = {
 
   setDays: command(calendar.SetDays, calendar.setDays),
 
-  importRows: command(exchange.ImportFile, exchange.importFile, { stays: true }),
+  importRows: command(exchange.ImportFile, exchange.importFile, { stays: true, ...owners }),
 
-  importWorkroom: command(workroomFile.ImportWorkroom, workroomFile.importWorkroom, { stays: true }),
+  importWorkroom: command(workroomFile.ImportWorkroom, workroomFile.importWorkroom, {
+    stays: true,
+    ...owners,
+  }),
 } as const;
 
 export type CommandName = keyof typeof COMMANDS;

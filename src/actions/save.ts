@@ -1,5 +1,5 @@
 import { CoreError } from '@/core/notes';
-import { KeyReused, once } from '@/data/receipts';
+import { KeyReused, once, wholeOrNothing } from '@/data/receipts';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
 import { conflict, refuse, type Result } from './result';
@@ -39,6 +39,31 @@ export async function save<F extends { key: string }, T>(
     );
   } catch (error) {
     if (error instanceof KeyReused) return conflict(STORED_FIRST);
+    return inWords(error, meanings);
+  }
+}
+
+/**
+ * The same for what must never be kept with a form's answer or its words, a token or a passphrase: nothing is remembered
+ * under its key, so that a repeat is a new one.
+ */
+export async function saveUnkept<F extends { key: string }, T>(
+  context: Context,
+  rules: new () => F,
+  input: unknown,
+  act: (tx: Sql, form: F) => Promise<Result<T>>,
+  meanings: Meanings = {},
+): Promise<Result<T>> {
+  const checked = await check(rules, input);
+  if (!checked.ok) return checked;
+  try {
+    return await wholeOrNothing<Result<T>>(
+      context.sql,
+      context.actor.id,
+      (tx) => act(tx, checked.value),
+      (answer) => answer.ok,
+    );
+  } catch (error) {
     return inWords(error, meanings);
   }
 }

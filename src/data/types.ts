@@ -32,6 +32,7 @@ import type { ZonePattern } from './patterns';
 export type { StudioPattern, ZonePattern } from './patterns';
 export type { PracticeRun } from './practice';
 export type { ServiceEntry } from './care';
+export type { Device, Invitation, Person, Session } from './people';
 import type { BegunPlan } from '@/core/plan/begun';
 import type { MultiPolygon } from '@/core/geometry/polygon';
 import type { Mode } from '@/core/stitch/machine';

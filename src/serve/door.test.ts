@@ -1,6 +1,7 @@
 /** @jest-environment node */
 import { badAddress, isOurs, isOwn, refusal } from './door';
-import { hashPassphrase, isPassphrase, isSession, newSession, sessionOf, Tries } from './sign-in';
+import { hashPassphrase, isPassphrase, keptToken, newToken } from './passphrase';
+import { sessionOf } from './sign-in';
 
 test.each([
   ['127.0.0.1:3111', true],
@@ -69,26 +70,11 @@ test('a passphrase is kept as a hash, and only it opens', async () => {
   expect(await isPassphrase('', kept)).toBe(false);
   expect(await isPassphrase('x', 'nonsense')).toBe(false);
 });
-test('a session is signed and ends', () => {
-  const token = newSession('secret', 1000);
-  expect(isSession(token, 'secret', 2000)).toBe(true);
-  expect(isSession(token, 'another', 2000)).toBe(false);
-  expect(isSession(token, 'secret', 1000 + 31 * 86_400_000)).toBe(false);
-  expect(isSession(`9${token}`, 'secret', 2000)).toBe(false);
-  expect(isSession(undefined, 'secret', 2000)).toBe(false);
+
+test('a session’s token is found among other cookies, and kept as a hash', () => {
+  const token = newToken();
   expect(sessionOf({ headers: { cookie: `theme=lamp; tidy-spool=${token}` } })).toBe(token);
-});
-test('five tries are free, then the pauses double', () => {
-  const tries = new Tries(5, 1000, 60_000);
-  for (let i = 0; i < 4; i++) tries.failed('a', 0);
-  expect(tries.waitMs('a', 0)).toBe(0);
-  tries.failed('a', 0);
-  expect(tries.waitMs('a', 0)).toBe(1000);
-  tries.failed('a', 1000);
-  expect(tries.waitMs('a', 1000)).toBe(2000);
-  for (let i = 0; i < 20; i++) tries.failed('a', 0);
-  expect(tries.waitMs('a', 0)).toBe(60_000);
-  expect(tries.waitMs('b', 0)).toBe(0);
-  tries.worked('a');
-  expect(tries.waitMs('a', 0)).toBe(0);
+  expect(sessionOf({ headers: { cookie: `tidy-spool-device=x` } })).toBeUndefined();
+  expect(keptToken(token)).not.toContain(token);
+  expect(keptToken(token)).toHaveLength(64);
 });

@@ -29,7 +29,7 @@ beforeEach(async () => {
     () => `own${++nonces}`,
     () => clock,
   );
-  server = createServer((req, res) => void pages.answer(req, res, draw).catch(() => res.destroy()));
+  server = createServer((req, res) => void pages.answer(req, res, '', draw).catch(() => res.destroy()));
   await new Promise<void>((r) => server.listen(0, '127.0.0.1', r));
   at = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 });

@@ -63,15 +63,16 @@ export class KeptPages {
     });
   }
 
-  /** Answers a request; what is no page goes straight through. */
+  /** Answers a request of somebody; what is no page goes straight through. */
   async answer(
     req: IncomingMessage,
     res: ServerResponse,
+    who: string,
     draw: (req: IncomingMessage, res: ServerResponse) => Promise<unknown>,
   ): Promise<void> {
     const mark = isPage(req) ? await this.mark() : null;
     if (mark === null) return void (await draw(req, res));
-    const key = keyOf(req, mark, this.now());
+    const key = keyOf(req, mark, who, this.now());
     const page = this.kept.get(key) ?? (await this.drawing.get(key));
     if (page) return this.send(req, res, page);
     let told: (page: Page | null) => void = () => {};
@@ -106,14 +107,15 @@ export class KeptPages {
 const isPage = ({ method, url = '' }: IncomingMessage) =>
   (method === 'GET' || method === 'HEAD') && !NOT_PAGES.test(url.split('?')[0]!);
 
-function keyOf({ method, url, headers }: IncomingMessage, mark: string, now: number): string {
-  // The session says who asks, not what the page says.
+function keyOf({ method, url, headers }: IncomingMessage, mark: string, who: string, now: number): string {
+  // The session changes with every sign-in; what a page says changes with who asks.
   const cookies = (headers.cookie ?? '')
     .split(/;\s*/)
     .filter((c) => c && !c.startsWith('tidy-spool='))
     .sort();
   return JSON.stringify([
     mark,
+    who,
     Math.floor(now / 60_000),
     method,
     url,

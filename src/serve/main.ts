@@ -1,14 +1,14 @@
 // Serves the built app: one door in front of it, for HTTP on this computer and HTTPS with sign-in beyond it.
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createServer as createHttp, type IncomingMessage, type RequestListener } from 'node:http';
 import { createServer as createHttps } from 'node:https';
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID, X509Certificate } from 'node:crypto';
 import next from 'next';
 import { connect } from '@/data/sql';
 import { answer, HEADERS, listedNames, refusal, tellUnreadable } from './door';
 import { KeptPages } from './kept-pages';
-import { reached } from './reached';
-import { type Keeper, keepDoor } from './sign-in';
+import { reached, type Reached } from './reached';
+import { Door } from './sign-in';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 /** A database that does not say its state by then is not waited for; the page itself says what is wrong. */
@@ -28,10 +28,20 @@ function databaseMark(url: string | undefined): () => Promise<string | null> {
   };
 }
 
+/** Whether a request comes from this very computer, through no proxy. */
+const isNear = ({ socket, headers }: IncomingMessage): boolean =>
+  /^(::ffff:)?127\.|^::1$/.test(socket.remoteAddress ?? '') && !headers['x-forwarded-for'];
+
 /** Between two programs on one computer nothing is won by packing. */
-function sendPlain({ socket, headers }: IncomingMessage) {
-  const near = /^(::ffff:)?127\.|^::1$/.test(socket.remoteAddress ?? '');
-  if (near && !headers['x-forwarded-for']) delete headers['accept-encoding'];
+function sendPlain(req: IncomingMessage) {
+  if (isNear(req)) delete req.headers['accept-encoding'];
+}
+
+/** The studio's own authority, where one was made; else the certificate itself. */
+function authorityOf(tls: string): { certificate: string; fingerprint: string } {
+  const file = existsSync(`${tls}/authority.pem`) ? 'authority.pem' : 'certificate.pem';
+  const certificate = readFileSync(`${tls}/${file}`, 'utf8');
+  return { certificate, fingerprint: new X509Certificate(certificate).fingerprint256 };
 }
 
 async function serve(env: NodeJS.ProcessEnv) {
@@ -42,9 +52,11 @@ async function serve(env: NodeJS.ProcessEnv) {
   if (!LOOPBACK.includes(hostname) && !hash)
     throw new Error('Beyond this computer Tidy Spool is served only with a passphrase.');
   const certificate = tls ? readFileSync(`${tls}/certificate.pem`, 'utf8') : null;
-  const keeper: Keeper | null = hash
-    ? { hash, secret: env.TIDY_SPOOL_SECRET || randomBytes(32).toString('hex'), certificate }
+  const authority = tls ? authorityOf(tls) : { certificate: null, fingerprint: null };
+  const door = env.DATABASE_URL
+    ? new Door({ sql: connect(env.DATABASE_URL, 4), hash: hash ?? null, ...authority })
     : null;
+  process.env.TIDY_SPOOL_FINGERPRINT = authority.fingerprint ?? '';
   const names = listedNames(env);
   const app = next({ dev: false, hostname, port });
   await app.prepare();
@@ -57,11 +69,12 @@ async function serve(env: NodeJS.ProcessEnv) {
       if (no) return answer(res, ...no);
       // Everything is sent whole: a range past a file's end is nobody's need.
       delete req.headers.range;
-      if (keeper && !(await keepDoor(req, res, keeper))) return;
-      const far = { act: false };
+      const who = door && (await door.open(req, res, isNear(req)));
+      if (door && !who) return;
+      const far: Reached = { act: false, ...(who?.id && { actor: who, deviceId: who.deviceId }) };
       tellUnreadable(req, res, far);
       sendPlain(req);
-      await pages.answer(req, res, () => reached.run(far, () => handle(req, res)));
+      await pages.answer(req, res, who?.id ?? '', () => reached.run(far, () => handle(req, res)));
     };
     through().catch((error: unknown) => {
       console.error(error);

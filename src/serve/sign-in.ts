@@ -1,163 +1,262 @@
-import { createHmac, randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { promisify } from 'node:util';
+import { v7 as uuidv7 } from 'uuid';
+import { ROLE_DOES, type Role } from '@/core/fields/lists';
+import {
+  endSessionOf,
+  insertPerson,
+  insertSession,
+  type LinkState,
+  readAlone,
+  readByName,
+  readInvitation,
+  readPairing,
+  readSession,
+  useInvitation,
+  usePairing,
+} from '@/data/people';
+import type { Sql } from '@/data/sql';
+import type postgres from 'postgres';
 import { answer } from './door';
-
-const derive = promisify(scrypt) as (text: string, salt: Buffer, bytes: number) => Promise<Buffer>;
-const BYTES = 32;
-
-/** A passphrase as it is kept: salt and scrypt hash. */
-export async function hashPassphrase(words: string): Promise<string> {
-  const salt = randomBytes(16);
-  return `scrypt:${salt.toString('base64')}:${(await derive(words.normalize('NFKC'), salt, BYTES)).toString('base64')}`;
-}
-
-/** Compared in constant time. */
-export async function isPassphrase(words: string, kept: string): Promise<boolean> {
-  const [, salt = '', hash = ''] = kept.split(':');
-  const wanted = Buffer.from(hash, 'base64');
-  const given = await derive(words.normalize('NFKC'), Buffer.from(salt, 'base64'), BYTES);
-  return wanted.length === given.length && timingSafeEqual(wanted, given);
-}
+import { gonePage, invitedPage, pairPage, signInPage } from './door-pages';
+import { hashPassphrase, isPassphrase, keptToken, LEAST_LETTERS, newToken } from './passphrase';
+import { Tries } from './tries';
 
 const DAYS = 30;
 const COOKIE = 'tidy-spool';
-const signed = (text: string, secret: string) =>
-  createHmac('sha256', secret).update(text).digest('base64url');
-
-/** A session: until when, a random mark, and both signed. */
-export function newSession(secret: string, now: number): string {
-  const text = `${now + DAYS * 86_400_000}.${randomBytes(12).toString('base64url')}`;
-  return `${text}.${signed(text, secret)}`;
-}
-
-export function isSession(token: string | undefined, secret: string, now: number): boolean {
-  const [until, mark, sign = ''] = (token ?? '').split('.');
-  const wanted = Buffer.from(signed(`${until}.${mark}`, secret));
-  const given = Buffer.from(sign);
-  return Number(until) > now && given.length === wanted.length && timingSafeEqual(given, wanted);
-}
+/** Read by the page: under this name a paired device writes to the log. */
+const DEVICE_COOKIE = 'tidy-spool-device';
 
 export const sessionOf = ({ headers }: Pick<IncomingMessage, 'headers'>): string | undefined =>
   new RegExp(`(?:^|;\\s*)${COOKIE}=([^;]+)`).exec(headers.cookie ?? '')?.[1];
-
-/** Tries from one address: five, then each further one costs a pause that doubles, up to a quarter of an hour. */
-export class Tries {
-  private seen = new Map<string, { n: number; next: number }>();
-  constructor(
-    private readonly free = 5,
-    private readonly firstMs = 2000,
-    private readonly mostMs = 900_000,
-  ) {}
-  /** Milliseconds to wait before the next try; 0: at once. */
-  waitMs(from: string, now: number): number {
-    return Math.max(0, (this.seen.get(from)?.next ?? 0) - now);
-  }
-  failed(from: string, now: number): void {
-    const n = (this.seen.get(from)?.n ?? 0) + 1;
-    const pause = n < this.free ? 0 : Math.min(this.mostMs, this.firstMs * 2 ** (n - this.free));
-    this.seen.delete(from);
-    this.seen.set(from, { n, next: now + pause });
-    if (this.seen.size > 10_000) this.seen.delete(this.seen.keys().next().value!);
-  }
-  worked(from: string): void {
-    this.seen.delete(from);
-  }
-}
-
-const page = (problem: string, certificate: boolean) => `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<title>Sign in · Tidy Spool</title>
-<style>
-:root{color-scheme:light}
-body{margin:0;min-height:100vh;display:grid;place-items:center;background:#f6f3ec;color:#20262b;font:18px/1.5 system-ui,sans-serif}
-main{width:min(420px,92vw)}h1{font:600 28px/1.2 Georgia,serif;margin:0 0 16px;border-bottom:3px solid #2b3f70;padding-bottom:8px}
-label{display:block;font-size:15px;margin-bottom:4px;color:#4b5358}
-input{box-sizing:border-box;width:100%;min-height:48px;font:inherit;padding:0 12px;border:1px solid #8a8371;border-radius:3px;background:#fffdf8}
-button{margin-top:14px;width:100%;min-height:48px;font:600 18px system-ui,sans-serif;background:#2b3f70;color:#fff;border:0;border-radius:3px}
-:focus-visible{outline:3px solid #2b3f70;outline-offset:2px}[role=alert]{color:#9b2c2c;font-weight:600}p{margin:12px 0 0}a{color:#2b3f70}
-</style></head><body><main><h1>Tidy Spool</h1>
-<form method="post" action="/sign-in"><label for="words">The studio’s passphrase</label>
-<input id="words" name="words" type="password" autocomplete="current-password" required autofocus>
-${problem ? `<p role="alert">${problem}</p>` : ''}<button>Sign in</button></form>
-${certificate ? '<p>Does this device warn of the connection? <a href="/certificate">Fetch the studio’s certificate</a>, open it, and say in the device’s settings that it is to be trusted; then open this page again.</p>' : ''}
-</main></body></html>`;
 
 const POLICY =
   "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 const MOST_BYTES = 4096;
 
-async function bodyOf(req: IncomingMessage): Promise<string | null> {
+async function bodyOf(req: IncomingMessage): Promise<URLSearchParams> {
   const parts: Buffer[] = [];
   let bytes = 0;
   for await (const part of req) {
     bytes += (part as Buffer).length;
-    if (bytes > MOST_BYTES) return null;
+    if (bytes > MOST_BYTES) return new URLSearchParams();
     parts.push(part as Buffer);
   }
-  return Buffer.concat(parts).toString();
+  return new URLSearchParams(Buffer.concat(parts).toString());
 }
 
-export interface Keeper {
-  /** The passphrase's hash, and the secret sessions are signed with. */
-  hash: string;
-  secret: string;
-  /** The certificate for tablets to trust, where it is served over HTTPS. */
+/** Who was let in, and with which paired device. */
+export interface LetIn {
+  id: string;
+  name: string;
+  role: Role;
+  deviceId: string | null;
+}
+
+export interface DoorFacts {
+  sql: postgres.Sql;
+  /** The studio's passphrase as a hash: how the owner signs in while she is alone. */
+  hash: string | null;
+  /** The studio's own authority for tablets to trust, and its fingerprint, where it is served over HTTPS. */
   certificate: string | null;
+  fingerprint: string | null;
 }
 
-const tries = new Tries();
+/** Asked for by browsers without a session: nothing in them is anybody's. */
+const OPEN = ['/icon.svg', '/icon-192.png', '/icon-512.png', '/manifest.webmanifest', '/favicon.ico'];
+/** The whole studio in and out, and nothing less than its owner. */
+const OWNERS = /^\/(backup|export|begin\/studio|metrics)(\/|$)/;
+export const NOT_YOURS = 'This is not yours to do. Ask whoever keeps this studio.';
 
-/** Lets a request pass that has signed in; else answers it. Whether it may pass. */
-export async function keepDoor(req: IncomingMessage, res: ServerResponse, keeper: Keeper): Promise<boolean> {
-  const now = Date.now();
-  const path = (req.url ?? '').split('?')[0];
-  const show = (status: number, problem = '') => {
+const GONE: Readonly<Record<Exclude<LinkState, 'open'>, string>> = {
+  used: 'It was used already, and works once. If that was not you, tell whoever keeps this studio.',
+  late: 'Its time has run out. Ask for a new one.',
+  unknown: 'It is of another studio, or was taken back. Ask for a new one.',
+};
+
+/** The door of a studio: who may come in, by a session in the database, so that every process knows it. */
+export class Door {
+  private readonly tries: Tries;
+  /** Whether the owner was alone when it was last asked; what holds while the database is away. */
+  private alone: LetIn | null = null;
+  constructor(private readonly facts: DoorFacts) {
+    this.tries = new Tries(facts.sql);
+  }
+
+  /**
+   * Lets a request pass, as whom; or answers it itself and gives null.
+   * @param isNear it comes from this very computer, through nobody.
+   */
+  async open(req: IncomingMessage, res: ServerResponse, isNear: boolean): Promise<LetIn | null> {
+    const path = (req.url ?? '').split('?')[0]!;
+    if (OPEN.includes(path)) return { id: '', name: '', role: 'guest', deviceId: null };
+    if (path === '/certificate' && this.facts.certificate !== null) {
+      res.setHeader('Content-Disposition', 'attachment; filename="tidy-spool.crt"');
+      answer(res, 200, this.facts.certificate, 'application/x-x509-ca-cert');
+      return null;
+    }
+    const [, door, token] = /^\/(invited|pair)\/([\w-]{20,100})$/.exec(path) ?? [];
+    if (door === 'invited') return this.invited(req, res, token!);
+    if (door === 'pair') return this.pair(req, res, token!);
+    const who = await this.who(req, isNear);
+    if (path === '/sign-out' && req.method === 'POST') return this.signOut(req, res);
+    if (who) {
+      if (path === '/sign-in') return this.go(res, '/');
+      if (!OWNERS.test(path) || who.role === 'owner') return who;
+      answer(res, 403, NOT_YOURS);
+      return null;
+    }
+    if (path === '/sign-in') return this.signIn(req, res);
+    if (req.method === 'GET' && (req.headers.accept ?? '').includes('text/html'))
+      return this.go(res, '/sign-in');
+    answer(res, 401, 'Sign in first.');
+    return null;
+  }
+
+  /** Whose request it is: her session's; on this computer the owner's while she is alone and has set no passphrase for it. */
+  private async who(req: IncomingMessage, isNear: boolean): Promise<LetIn | null> {
+    const token = sessionOf(req);
+    if (token) {
+      const session = await readSession(this.facts.sql, keptToken(token));
+      if (session) return { ...session.person, deviceId: session.deviceId };
+    }
+    if (!isNear || this.facts.hash !== null) return null;
+    try {
+      const alone = await readAlone(this.facts.sql);
+      this.alone = alone && { id: alone.id, name: alone.name, role: alone.role, deviceId: null };
+    } catch (error) {
+      // The database is away: what was so a moment ago still is; nothing can be read without it anyway.
+      if (!this.alone) throw error;
+    }
+    return this.alone;
+  }
+
+  private show(res: ServerResponse, status: number, page: string): null {
     res.setHeader('Content-Security-Policy', POLICY);
-    answer(res, status, page(problem, keeper.certificate !== null), 'text/html');
-  };
-  if (path === '/certificate' && keeper.certificate !== null) {
-    res.setHeader('Content-Disposition', 'attachment; filename="tidy-spool.crt"');
-    answer(res, 200, keeper.certificate, 'application/x-x509-ca-cert');
-    return false;
+    answer(res, status, page, 'text/html');
+    return null;
   }
-  if (isSession(sessionOf(req), keeper.secret, now)) {
-    if (path !== '/sign-in') return true;
-    res.setHeader('Location', '/');
+
+  private go(res: ServerResponse, to: string): null {
+    res.setHeader('Location', to);
     answer(res, 303, '');
-    return false;
+    return null;
   }
-  if (path !== '/sign-in') {
-    if (req.method === 'GET' && (req.headers.accept ?? '').includes('text/html')) {
-      res.setHeader('Location', '/sign-in');
-      answer(res, 303, '');
-    } else answer(res, 401, 'Sign in first.');
-    return false;
+
+  private async signIn(req: IncomingMessage, res: ServerResponse): Promise<null> {
+    const { sql, hash, certificate, fingerprint } = this.facts;
+    const alone = await readAlone(sql);
+    const named = alone === null || hash === null;
+    const show = (status: number, problem = '', name = '') =>
+      this.show(
+        res,
+        status,
+        signInPage({ problem, named, name, certificate: certificate !== null, fingerprint }),
+      );
+    if (req.method !== 'POST') return show(200);
+    const form = await bodyOf(req);
+    const name = named ? (form.get('name') ?? '') : '';
+    const from = req.socket.remoteAddress ?? '';
+    const wait = await this.tries.take(name, from);
+    if (wait > 0) {
+      res.setHeader('Retry-After', String(wait));
+      return show(
+        429,
+        `Too many tries. Wait ${wait < 90 ? `${wait} seconds` : `${Math.ceil(wait / 60)} minutes`}.`,
+        name,
+      );
+    }
+    const words = form.get('words') ?? '';
+    const person = named ? await readByName(sql, name) : alone;
+    const kept = named ? person?.passphrase : hash;
+    // A name that is not known takes as long as one that is.
+    const right = await isPassphrase(words, kept ?? NOBODY);
+    if (!person || !kept || !right)
+      return show(
+        401,
+        named ? 'This name and passphrase do not belong together.' : 'That is not the passphrase.',
+        name,
+      );
+    await this.tries.worked(name, from);
+    await this.begin(sql, req, res, person.id, null);
+    return this.go(res, '/');
   }
-  if (req.method !== 'POST') {
-    show(200);
-    return false;
+
+  /** A new session, and its cookie. */
+  private async begin(
+    sql: Sql,
+    req: IncomingMessage,
+    res: ServerResponse,
+    personId: string,
+    deviceId: string | null,
+  ): Promise<void> {
+    const token = newToken();
+    await insertSession(sql, {
+      id: uuidv7(),
+      token: keptToken(token),
+      personId,
+      deviceId,
+      agent: req.headers['user-agent'] ?? '',
+      address: req.socket.remoteAddress ?? '',
+      expiresAt: new Date(Date.now() + DAYS * 86_400_000),
+    });
+    const rest = `Path=/; Max-Age=${DAYS * 86_400}; SameSite=Strict${this.facts.certificate === null ? '' : '; Secure'}`;
+    const cookies = [`${COOKIE}=${token}; ${rest}; HttpOnly`];
+    if (deviceId) cookies.push(`${DEVICE_COOKIE}=${deviceId}; ${rest}`);
+    res.setHeader('Set-Cookie', cookies);
   }
-  const from = req.socket.remoteAddress ?? '';
-  const wait = tries.waitMs(from, now);
-  const body = await bodyOf(req);
-  if (wait > 0) {
-    res.setHeader('Retry-After', String(Math.ceil(wait / 1000)));
-    show(429, `Too many tries. Wait ${Math.ceil(wait / 1000)} seconds.`);
-    return false;
+
+  private async signOut(req: IncomingMessage, res: ServerResponse): Promise<null> {
+    const token = sessionOf(req);
+    if (token) await endSessionOf(this.facts.sql, keptToken(token));
+    res.setHeader('Set-Cookie', `${COOKIE}=; Path=/; Max-Age=0; SameSite=Strict; HttpOnly`);
+    return this.go(res, '/sign-in');
   }
-  if (body !== null && (await isPassphrase(new URLSearchParams(body).get('words') ?? '', keeper.hash))) {
-    tries.worked(from);
-    const secure = keeper.certificate === null ? '' : '; Secure';
-    res.setHeader(
-      'Set-Cookie',
-      `${COOKIE}=${newSession(keeper.secret, now)}; Path=/; Max-Age=${DAYS * 86_400}; HttpOnly; SameSite=Strict${secure}`,
-    );
-    res.setHeader('Location', '/');
-    answer(res, 303, '');
-    return false;
+
+  private async invited(req: IncomingMessage, res: ServerResponse, token: string): Promise<null> {
+    const { sql } = this.facts;
+    const kept = keptToken(token);
+    const link = await readInvitation(sql, kept);
+    if (link?.state !== 'open') return this.show(res, 410, gonePage(GONE[link?.state ?? 'unknown']));
+    const show = (status: number, problem = '') =>
+      this.show(res, status, invitedPage({ name: link.name, does: ROLE_DOES[link.role], problem }));
+    if (req.method !== 'POST') return show(200);
+    const form = await bodyOf(req);
+    const words = form.get('words') ?? '';
+    if (words.length < LEAST_LETTERS) return show(400, `Give ${LEAST_LETTERS} letters or more.`);
+    if (words !== form.get('again')) return show(400, 'The two are not the same.');
+    const passphrase = await hashPassphrase(words);
+    const id = uuidv7();
+    const came = await sql.begin(async (tx) => {
+      const used = await useInvitation(tx, kept);
+      if (!used || (await readByName(tx, used.name))) return false;
+      await insertPerson(tx, { id, name: used.name, role: used.role, passphrase });
+      await this.begin(tx, req, res, id, null);
+      return true;
+    });
+    return came ? this.go(res, '/') : this.show(res, 410, gonePage(GONE.used));
   }
-  tries.failed(from, now);
-  show(401, 'That is not the passphrase.');
-  return false;
+
+  private async pair(req: IncomingMessage, res: ServerResponse, token: string): Promise<null> {
+    const { sql, certificate, fingerprint } = this.facts;
+    const kept = keptToken(token);
+    const link = await readPairing(sql, kept);
+    if (link?.state !== 'open') return this.show(res, 410, gonePage(GONE[link?.state ?? 'unknown']));
+    if (req.method !== 'POST')
+      return this.show(
+        res,
+        200,
+        pairPage({ name: link.name, certificate: certificate !== null, fingerprint }),
+      );
+    const deviceId = uuidv7();
+    const came = await sql.begin(async (tx) => {
+      const used = await usePairing(tx, kept, deviceId);
+      if (!used) return false;
+      await this.begin(tx, req, res, used.personId, deviceId);
+      return true;
+    });
+    return came ? this.go(res, '/') : this.show(res, 410, gonePage(GONE.used));
+  }
 }
+
+/** The hash of nothing anybody knows: a try at a name that is not there costs the same. */
+const NOBODY = `scrypt:${Buffer.alloc(16).toString('base64')}:${Buffer.alloc(32, 1).toString('base64')}`;

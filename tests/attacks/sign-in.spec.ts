@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { expect, test } from '../studio';
-import { hashPassphrase } from '../../src/serve/sign-in';
+import { hashPassphrase } from '../../src/serve/passphrase';
 import { freePort } from '../serve';
 
 /** The same studio, served with a passphrase, under a name that is not this computer's. */

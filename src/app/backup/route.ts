@@ -11,14 +11,14 @@ import { restoreBackup } from '@/backup/restore';
 import { scratchFolder } from '@/backup/scratch';
 import { writeBackup, writeBackupFile } from '@/backup/write';
 import { thisContext } from '@/actions/context';
-import { ANYONE, permitted } from '@/actions/may';
+import { OWNER, permitted } from '@/actions/may';
 import { insertCopy, oneAtATime } from '@/data/backup';
 
 export const dynamic = 'force-dynamic';
 
 /** The whole studio as one file, as it is read. */
 export function GET(): Response {
-  const { sql } = permitted(thisContext(), ANYONE);
+  const { sql } = permitted(thisContext(), OWNER);
   const out = new PassThrough();
   oneAtATime(sql, () => writeBackup(sql, out, new Date())).catch((error: Error) => {
     void mishap('backup', error);
@@ -35,7 +35,7 @@ export function GET(): Response {
 
 /** Takes a copy back, and says line by line how far it is; the present studio is saved first. */
 export function POST(request: Request): Response {
-  const { sql } = permitted(thisContext(), ANYONE);
+  const { sql } = permitted(thisContext(), OWNER);
   const lines = new PassThrough();
   const tell = (line: object) => void lines.write(`${JSON.stringify(line)}\n`);
   const act = async () => {

@@ -4,6 +4,7 @@ import { thisContext } from '@/actions/context';
 import { perform } from '@/actions/registry';
 import type { Problem } from '@/actions/result';
 import { unlessAway } from '@/serve/away';
+import { reached } from '@/serve/reached';
 
 export const dynamic = 'force-dynamic';
 const MOST_BYTES = 1_000_000;
@@ -25,6 +26,8 @@ async function keep(request: Request) {
     return told(400, 'This is not JSON.');
   }
   const { device, entries, sentAt } = (body ?? {}) as Record<string, unknown>;
+  const strange = await strangeDevice(device);
+  if (strange) return told(403, strange);
   const kept = await perform(thisContext(), 'keepEntries', {
     device,
     entries,
@@ -33,6 +36,21 @@ async function keep(request: Request) {
   if (kept.ok) return Response.json(kept.value, { headers: { 'Cache-Control': 'no-store' } });
   const [{ path, message }] = kept.problems as [Problem];
   return told(path === 'entries' && Array.isArray(entries) ? 413 : 400, message);
+}
+
+/** Why a device may not write under this name; null when it may. What waits on it stays there. */
+async function strangeDevice(device: unknown): Promise<string | null> {
+  const own = reached.getStore()?.deviceId ?? null;
+  if (own !== null && device !== own)
+    return 'This device was paired under another name: pair it again, under Workroom, People. What waits on it stays.';
+  if (
+    own === null &&
+    typeof device === 'string' &&
+    isUUID(device) &&
+    (await ask.readDeviceState(device)) !== null
+  )
+    return 'This name belongs to a device that was paired: sign in on it, or pair it again. What waits on it stays.';
+  return null;
 }
 
 /** The entries of a quilt after a cursor, a line each, in the server’s order. */

@@ -13,6 +13,7 @@ const PARTS = [
   ['rates', 'Rates'],
   ['learned', 'Learned'],
   ['hand', 'Your hand'],
+  ['people', 'People and devices'],
   ['files', 'Files in and out'],
 ] as const;
 

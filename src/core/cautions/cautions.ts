@@ -23,7 +23,7 @@ const TEXT = {
   'small-parts-child': 'Parts that come loose can be swallowed.',
   pinch: 'Fingers clear of rollers and ratchets; two people for a heavy roller.',
   'beam-eyes': 'Never look into the beam, and keep it out of the eyes of whoever stands opposite.',
-  'hot-iron': 'A hot iron melts vinyl, film and nylon thread: test a corner, use a cloth between.',
+  'hot-iron': 'A hot iron melts vinyl, film and nylon thread: test a corner, press through a pressing sheet.',
   'blade-away': 'Close the guard after every cut, and cut away from yourself.',
   'thread-cuts': 'Fine strong thread cuts fingers: wind it on something before you pull.',
   'mains-near-liquid': 'Keep liquids off the head and its supply.',

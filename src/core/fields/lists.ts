@@ -197,3 +197,12 @@ export type TableRegulation = keyof typeof TABLE_REGULATION_LABEL;
 
 /** How a cone was kept: light takes the strength of a thread. */
 export const STORAGE_LABEL = { dark: 'in the dark', window: 'in the light of a window' } as const;
+
+/** What a person of the studio is to it. The owner may everything; a hand sews, logs, tests and takes in; a guest reads. */
+export const ROLES = ['owner', 'hand', 'guest'] as const;
+export type Role = (typeof ROLES)[number];
+export const ROLE_DOES: Readonly<Record<Role, string>> = {
+  owner: 'may do everything',
+  hand: 'sews, logs, tests, takes in',
+  guest: 'reads',
+};

@@ -45,6 +45,11 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
     also: 'preferences settings schools units inch metric evenness stitch length',
     href: '/workroom/preferences',
   },
+  {
+    label: 'People and devices',
+    also: 'invite sign in passphrase tablet phone pair session owner hand guest',
+    href: '/workroom/people',
+  },
   { label: 'Files in and out', also: 'import export csv json backup', href: '/workroom/files' },
 ];
 

@@ -60,7 +60,8 @@ export function SpecInput({
       return (
         <TextField
           {...common}
-          type={spec.kind === 'date' ? 'date' : 'text'}
+          type={spec.kind === 'date' ? 'date' : spec.kind === 'secret' ? 'password' : 'text'}
+          autoComplete={spec.kind === 'secret' ? 'new-password' : undefined}
           inputMode={spec.kind === 'number' ? 'decimal' : undefined}
           value={String(value)}
           onChange={typed}

@@ -21,6 +21,8 @@ export interface FieldSpec {
     | 'mm'
     | 'metres'
     | 'grams'
+    /** A passphrase: not shown while it is typed. */
+    | 'secret'
     /** Three lengths in inches, in one box. */
     | 'three'
     /** Whole minor units of `currency`. */

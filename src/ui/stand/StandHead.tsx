@@ -42,6 +42,11 @@ export function StandHead({
           <span className="max-sm:hidden">Computer away: </span>as last seen here
         </p>
       )}
+      {outbox.why && (
+        <p role="alert" className="basis-full font-semibold text-weld">
+          {outbox.why}
+        </p>
+      )}
       <p role="status" className="sr-only">
         {last}
       </p>

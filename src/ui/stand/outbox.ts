@@ -16,6 +16,8 @@ export interface Outbox {
   refused: { id: string; reason: string; entry: LogEntry }[];
   /** Whether the last try came through. */
   reached: boolean;
+  /** Why nothing is taken from this device, in words; null while it is. */
+  why?: string | null;
   /** Whether it is known yet what lies on this device. */
   known: boolean;
 }
@@ -34,8 +36,25 @@ const database = () =>
     },
   }));
 
-/** This device’s own name, made once. */
+/** The name a paired device was given; null where it was not paired. */
+const pairedAs = (): string | null =>
+  /(?:^|;\s*)tidy-spool-device=([\w-]+)/.exec(document.cookie)?.[1] ?? null;
+
+/** What a device that is not let in is told; null for every other answer. */
+async function notLetIn(answer: Response): Promise<string | null> {
+  if (answer.status === 401) return 'Sign in on this device: what was tapped waits here until then.';
+  if (answer.status !== 403) return null;
+  const told = (await answer
+    .clone()
+    .json()
+    .catch(() => null)) as { error?: { message?: string } } | null;
+  return told?.error?.message ?? null;
+}
+
+/** This device’s own name: as it was paired, else made once. */
 async function deviceId(): Promise<string> {
+  const paired = pairedAs();
+  if (paired) return paired;
   const db = await database();
   const known = await db.get('device', 'id');
   if (known) return known;
@@ -46,10 +65,12 @@ async function deviceId(): Promise<string> {
 
 const told = new Set<(o: Outbox) => void>();
 let reached = true;
+/** Why the studio’s computer takes nothing from this device, in words; null while it does. */
+let why: string | null = null;
 async function tell() {
   const db = await database();
   const [waiting, refused] = await Promise.all([db.getAll('waiting'), db.getAll('refused')]);
-  const now: Outbox = { waiting: waiting.map((w) => w.entry), refused, reached, known: true };
+  const now: Outbox = { waiting: waiting.map((w) => w.entry), refused, reached, why, known: true };
   for (const f of told) f(now);
 }
 
@@ -117,6 +138,7 @@ export async function send(): Promise<void> {
           entries: first.map((w) => w.entry),
         }),
       });
+      why = await notLetIn(answer);
       if (!answer.ok) throw new Error(String(answer.status));
       const { kept, refused } = (await answer.json()) as {
         kept: string[];

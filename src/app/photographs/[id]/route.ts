@@ -2,7 +2,7 @@ import { ask } from '@/actions/queries';
 import { isUUID } from 'class-validator';
 import { PHOTOGRAPH_MOMENTS } from '@/core/fields/lists';
 import { thisContext } from '@/actions/context';
-import { ANYONE, permitted } from '@/actions/may';
+import { HANDS, permitted } from '@/actions/may';
 import { addPhotograph } from '@/actions/intakes';
 
 export const dynamic = 'force-dynamic';
@@ -29,7 +29,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const moment = PHOTOGRAPH_MOMENTS.find((m) => m === asked) ?? 'take-in';
   return Response.json(
     await addPhotograph(
-      permitted(thisContext(), ANYONE),
+      permitted(thisContext(), HANDS),
       id,
       new Uint8Array(await request.arrayBuffer()),
       moment,

@@ -1,7 +1,8 @@
 import { ask } from '@/actions/queries';
 import { format, parseISO } from 'date-fns';
 import { headers } from 'next/headers';
-import QRCode from 'qrcode';
+import { qrPath } from '@/ui/draw/qr-path';
+import { studioScheme } from '@/serve/scheme';
 import { CONDITION_STATE_LABEL } from '@/core/fields/lists';
 import { CONDITION_KINDS } from '@/core/tables/conditions';
 import { features } from '@/core/tables/features';
@@ -15,12 +16,8 @@ export default async function SlipPage(props: QuiltPageProps) {
   const { view } = await readQuiltPage(props);
   const { quilt, zones } = view;
   const [preferences, head] = await Promise.all([ask.readPreferences(), headers()]);
-  const address = `http://${head.get('host') ?? '127.0.0.1:3111'}/quilts/${quilt.id}`;
-  const code = QRCode.create(address, { errorCorrectionLevel: 'M' });
-  const size = code.modules.size;
-  const dark = Array.from(code.modules.data)
-    .map((on, i) => (on ? `M${i % size} ${Math.floor(i / size)}h1v1h-1z` : ''))
-    .join('');
+  const address = `${studioScheme()}://${head.get('host') ?? '127.0.0.1:3111'}/quilts/${quilt.id}`;
+  const { d: dark, size } = qrPath(address);
   const seen = [...new Set(zones.flatMap((z) => z.features))].map((f) => features.get(f).label);
   const rows: readonly (readonly [string, string])[] = [
     ['Client', quilt.client],
