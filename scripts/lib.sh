@@ -202,15 +202,41 @@ need_passphrase() {
   export TIDY_SPOOL_PASSPHRASE_HASH TIDY_SPOOL_SECRET
   need_certificate "$data/tls"
 }
+# The studio's own authority, made once; and a certificate of it for this computer's names, made anew when it runs out or they change.
 need_certificate() {
-  if [ ! -s "$1/certificate.pem" ] || ! openssl x509 -checkend 2592000 -noout -in "$1/certificate.pem" >/dev/null 2>&1; then
-    command -v openssl >/dev/null 2>&1 || need_packages openssl
-    local names="DNS:localhost,DNS:$(hostname),IP:127.0.0.1" ip
-    for ip in $(hostname -I 2>/dev/null); do names="$names,IP:$ip"; done
-    for ip in $(printf '%s' "${TIDY_SPOOL_HOSTS:-}" | tr ',' ' '); do names="$names,DNS:$ip"; done
-    mkdir -p "$1" && (umask 077; openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 820 \
-      -subj "/CN=Tidy Spool studio" -addext "subjectAltName=$names" -keyout "$1/key.pem" -out "$1/certificate.pem" >/dev/null 2>&1) ||
-      die "The certificate could not be made in $1."
+  command -v openssl >/dev/null 2>&1 || need_packages openssl
+  local names="DNS:localhost,DNS:$(hostname),IP:127.0.0.1" ip
+  for ip in $(hostname -I 2>/dev/null); do names="$names,IP:$ip"; done
+  for ip in $(printf '%s' "${TIDY_SPOOL_HOSTS:-}" | tr ',' ' '); do names="$names,DNS:$ip"; done
+  mkdir -p "$1" || die "The folder $1 cannot be made."
+  if [ ! -s "$1/authority.pem" ] || ! openssl x509 -checkend 2592000 -noout -in "$1/authority.pem" >/dev/null 2>&1; then
+    (umask 077; openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 3650 \
+      -subj "/CN=Tidy Spool studio authority" -addext "basicConstraints=critical,CA:TRUE,pathlen:0" \
+      -addext "keyUsage=critical,keyCertSign,cRLSign" -keyout "$1/authority.key" -out "$1/authority.pem" >/dev/null 2>&1) ||
+      die "The studio's own authority could not be made in $1."
+    rm -f "$1/certificate.pem"
+  fi
+  if [ ! -s "$1/certificate.pem" ] || [ "$(cat "$1/names" 2>/dev/null)" != "$names" ] ||
+    ! openssl x509 -checkend 2592000 -noout -in "$1/certificate.pem" >/dev/null 2>&1; then
+    (umask 077
+      openssl req -new -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -subj "/CN=Tidy Spool studio" \
+        -keyout "$1/key.pem" -out "$1/asked.pem" >/dev/null 2>&1 &&
+        printf 'subjectAltName=%s\nbasicConstraints=CA:FALSE\nextendedKeyUsage=serverAuth\n' "$names" > "$1/asked.ext" &&
+        openssl x509 -req -in "$1/asked.pem" -CA "$1/authority.pem" -CAkey "$1/authority.key" -CAcreateserial -days 397 \
+          -extfile "$1/asked.ext" -out "$1/leaf.pem" >/dev/null 2>&1 &&
+        cat "$1/leaf.pem" "$1/authority.pem" > "$1/certificate.pem") || die "The certificate could not be made in $1."
+    printf '%s' "$names" > "$1/names"
+    rm -f "$1/asked.pem" "$1/asked.ext"
   fi
   export TIDY_SPOOL_TLS=$1
+}
+# A new passphrase for an owner, on the studio's own computer: nobody is ever locked out of her own studio.
+owner_anew() {
+  local words=${TIDY_SPOOL_PASSPHRASE:-} name=${1:-}
+  if [ -z "$words" ]; then
+    [ -t 0 ] || die "Set TIDY_SPOOL_PASSPHRASE to the new passphrase."
+    printf 'The new passphrase of the owner: '; read -rs words; echo
+  fi
+  [ "${#words}" -ge 8 ] || die "The passphrase must have 8 letters or more."
+  TIDY_SPOOL_PASSPHRASE=$words node_modules/.bin/tsx scripts/owner.ts "$name"
 }

@@ -1,7 +1,8 @@
 #!/usr/bin/env bash
-# Kills, cuts and floods (scripts/torture.ts), then first starts cut at every fifth of a second. npm run torture
+# Kills, cuts and floods (scripts/torture.ts), then first starts cut at every fifth of a second. npm run torture [-- cluster]
 set -u
 cd "$(dirname "${BASH_SOURCE[0]}")/.." || exit 1
+[ "${1:-}" != cluster ] || { shift; exec scripts/torture-cluster.sh "$@"; }
 . scripts/lib.sh
 need_postgres
 NODE_ENV=production need_build

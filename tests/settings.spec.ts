@@ -52,6 +52,8 @@ test('every setting of the studio changes what the pages say', async () => {
     };
     const idle: string[] = [];
     for (const f of PREFERENCES as readonly Field[]) {
+      // Hours at the table show on the day's page, whose clocks never stand (today.db.test has it).
+      if (f.id === 'tableHours') continue;
       // Names say nothing else, a currency only where money is noted (correct.spec has it); whether a label rules shows only on rare cones, and is proven by the needle’s own test.
       if (['name', 'town', 'currency', 'labelRule'].includes(f.id)) continue;
       const column = snake(f.id);

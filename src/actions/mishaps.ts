@@ -1,5 +1,6 @@
 import { insertMishap } from '@/data/mishaps';
 import { db } from '@/data/sql';
+import { say } from '@/serve/say';
 import { refuse, type Result } from './result';
 
 /** The database cannot be reached, or is just going down or coming up. */
@@ -16,7 +17,7 @@ const told = (error: unknown) => `${(error as { code?: string })?.code ?? ''} ${
  * reported as a lost connection; only a database that does not answer is.
  */
 export async function mishap(place: string, error: unknown): Promise<Result<never>> {
-  console.error(`${place}:`, error);
+  say.error({ err: error, place }, 'a mishap');
   if (isAway(error))
     return refuse(
       'The studio’s database did not answer; try again in a moment. Nothing was stored, and nothing you typed is lost.',

@@ -44,6 +44,7 @@ import {
   readTimeLost,
   readWays,
 } from '@/data/fault-book';
+import { readDatabaseHealth } from '@/data/health';
 import { readHandBack, readRecord, readRecordLines, readRecordSum } from '@/data/hand-back';
 import { readIntake, readOpenIntakes, readPhotographBytes, readPhotographs } from '@/data/intakes';
 import { readPath, readRaw, readRun, readRuns } from '@/data/link';
@@ -200,6 +201,7 @@ const QUERIES = {
   readYarns: query(readYarns),
   readZonesToMatch: query(readZonesToMatch),
   isThere: query(isThere),
+  readDatabaseHealth: query(readDatabaseHealth),
 } as const;
 
 /** Who may read what. */

@@ -42,6 +42,13 @@ test('the day has at most ten lines in order, each with an act and somewhere to 
   expect(todayIcs(view).match(/BEGIN:VEVENT/g)).toHaveLength(view.lines.length);
 });
 
+test('hours at the table are held against what waits', async () => {
+  const before = (await readToday(base.sql, DEMO_DAY))!.tableHours.aWeek;
+  await base.sql`update preferences set table_hours = 6`;
+  expect((await readToday(base.sql, DEMO_DAY))!.tableHours.aWeek).toBeCloseTo(3 * before, 9);
+  await base.sql`update preferences set table_hours = 2`;
+});
+
 test('a clock runs, rests and ends; what it took is what it ran', async () => {
   const { quilt } = await aQuilt('Tide Table');
   const press = async (act: string, minutes: number) =>

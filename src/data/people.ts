@@ -27,12 +27,12 @@ export async function readByName(
   return row ?? null;
 }
 
-/** The only person of the studio, its owner; null when there are several. */
+/** The only person there ever was in the studio, its owner; null once a second was named, whether she is still there or not. */
 export async function readAlone(
   sql: Sql,
 ): Promise<(Pick<Person, 'id' | 'name' | 'role'> & { passphrase: string | null }) | null> {
   const rows = await sql<(Pick<Person, 'id' | 'name' | 'role'> & { passphrase: string | null })[]>`
-    select id, name, role, passphrase from person where left_at is null limit 2`;
+    select id, name, role, passphrase from person limit 2`;
   return rows.length === 1 ? rows[0]! : null;
 }
 

@@ -10,6 +10,9 @@ export function connect(url: string, max = 10, schema?: string): postgres.Sql {
     max,
     idle_timeout: 60,
     connect_timeout: 10,
+    keep_alive: 5,
+    // Its own pause between tries grows to twenty seconds: a database that took over would be waited for so long.
+    backoff: (tries: number) => Math.min(0.05 * 2 ** tries, 1),
     ...(schema ? { connection: { search_path: schema } } : {}),
     onnotice: () => {},
     transform: { ...postgres.camel, undefined: null },

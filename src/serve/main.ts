@@ -7,7 +7,9 @@ import next from 'next';
 import { connect } from '@/data/sql';
 import { answer, HEADERS, listedNames, refusal, tellUnreadable } from './door';
 import { KeptPages } from './kept-pages';
+import { Metrics } from './metrics';
 import { reached, type Reached } from './reached';
+import { say } from './say';
 import { Door } from './sign-in';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
@@ -58,6 +60,7 @@ async function serve(env: NodeJS.ProcessEnv) {
     : null;
   process.env.TIDY_SPOOL_FINGERPRINT = authority.fingerprint ?? '';
   const names = listedNames(env);
+  const metrics = env.TIDY_SPOOL_METRICS === '1' ? new Metrics() : null;
   const app = next({ dev: false, hostname, port });
   await app.prepare();
   const handle = app.getRequestHandler();
@@ -69,15 +72,22 @@ async function serve(env: NodeJS.ProcessEnv) {
       if (no) return answer(res, ...no);
       // Everything is sent whole: a range past a file's end is nobody's need.
       delete req.headers.range;
+      metrics?.watch(req, res);
       const who = door && (await door.open(req, res, isNear(req)));
       if (door && !who) return;
+      if (req.url === '/metrics') {
+        const told = metrics && (await metrics.text());
+        return told
+          ? answer(res, 200, told.body, told.type.split(';')[0])
+          : answer(res, 404, 'Metrics are off: TIDY_SPOOL_METRICS=1 turns them on.');
+      }
       const far: Reached = { act: false, ...(who?.id && { actor: who, deviceId: who.deviceId }) };
       tellUnreadable(req, res, far);
       sendPlain(req);
       await pages.answer(req, res, who?.id ?? '', () => reached.run(far, () => handle(req, res)));
     };
     through().catch((error: unknown) => {
-      console.error(error);
+      say.error({ err: error, url: req.url?.split('?')[0] }, 'a request failed at the door');
       if (res.headersSent) res.destroy();
       else answer(res, 503, 'The program could not answer just now. Try again in a moment.');
     });
@@ -94,7 +104,7 @@ async function serve(env: NodeJS.ProcessEnv) {
     );
     process.exit(1);
   });
-  server.listen(port, hostname);
+  server.listen(port, hostname, () => say.info({ hostname, port, tls: !!tls }, 'serving'));
   const stop = () => {
     server.close(() => process.exit(0));
     server.closeAllConnections();

@@ -62,7 +62,14 @@ export interface DoorFacts {
 }
 
 /** Asked for by browsers without a session: nothing in them is anybody's. */
-const OPEN = ['/icon.svg', '/icon-192.png', '/icon-512.png', '/manifest.webmanifest', '/favicon.ico'];
+const OPEN = [
+  '/icon.svg',
+  '/icon-192.png',
+  '/icon-512.png',
+  '/manifest.webmanifest',
+  '/favicon.ico',
+  '/health',
+];
 /** The whole studio in and out, and nothing less than its owner. */
 const OWNERS = /^\/(backup|export|begin\/studio|metrics)(\/|$)/;
 export const NOT_YOURS = 'This is not yours to do. Ask whoever keeps this studio.';

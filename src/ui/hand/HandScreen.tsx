@@ -38,6 +38,9 @@ export function HandScreen({
           </>
         ) : (
           <>
+            <p className="text-ink2">
+              How steady a hand is shows from three drills or test photographs of a technique on.
+            </p>
             <ul>
               {hand.map((h) => (
                 <Technique key={h.technique} of={h} />
@@ -114,12 +117,10 @@ function Technique({ of: h }: { of: HandIn }) {
             ; yours from three drills on.
           </>
         )}{' '}
-        {h.level ? (
+        {h.level && (
           <>
             So far: <b>{h.level}</b>.
           </>
-        ) : (
-          'How steady it is cannot be told yet: three drills or test photographs.'
         )}
       </p>
       {h.level && (

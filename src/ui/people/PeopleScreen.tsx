@@ -191,11 +191,13 @@ function Sessions({ sessions }: { sessions: readonly Session[] }) {
         ))}
       </ul>
       <Problems problems={end.problems} />
-      <form method="post" action="/sign-out" className="mt-3">
-        <button type="submit" className="min-h-11 rounded border-[1.5px] border-rule px-4 font-semibold">
-          Sign out here
-        </button>
-      </form>
+      {sessions.length > 0 && (
+        <form method="post" action="/sign-out" className="mt-3">
+          <button type="submit" className="min-h-11 rounded border-[1.5px] border-rule px-4 font-semibold">
+            Sign out here
+          </button>
+        </form>
+      )}
     </section>
   );
 }

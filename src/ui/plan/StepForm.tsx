@@ -39,6 +39,7 @@ export function StepForm(p: {
   home: boolean;
 }) {
   const place = p.onTable ? 'the table' : 'the frame';
+  const thisPlace = p.onTable ? 'this table' : 'this frame';
   const fix = useActionForm(doors.fixPlan, ({ passes }) =>
     toast(p.onTable ? 'The plan is locked in.' : `${passes} passes are locked in.`),
   );
@@ -82,11 +83,11 @@ export function StepForm(p: {
           {asked && p.framed ? (
             <div
               role="group"
-              aria-label={`${p.framed.name} is on ${place}`}
+              aria-label={`${p.framed.name} is on ${thisPlace}`}
               className="flex flex-wrap items-center gap-3"
             >
               <p className="font-medium">
-                {p.framed.name} is on {place}.
+                {p.framed.name} is on {thisPlace}.
               </p>
               <Button
                 look="act"
