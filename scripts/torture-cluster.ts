@@ -3,6 +3,10 @@ import { type ChildProcess, execFileSync, spawn, spawnSync } from 'node:child_pr
 import { readFileSync } from 'node:fs';
 import postgres from 'postgres';
 import { v7 as uuidv7 } from 'uuid';
+import { QUILTER } from '@/actions/context';
+import { connect } from '@/data/sql';
+import { insertSession } from '@/data/people';
+import { keptToken, newToken } from '@/serve/passphrase';
 
 const [dir, kills, freezes] = [process.argv[2]!, Number(process.argv[3] ?? 5), Number(process.argv[4] ?? 2)];
 const CLUSTER = 'scripts/cluster/cluster.sh';
@@ -18,6 +22,10 @@ const EVERY_MS = 150;
 /** Service has to be back within so many seconds. */
 const MOST_AWAY_S = 30;
 const FROZEN_S = 28;
+
+/** Everyone here is signed in as the owner. */
+const token = newToken();
+const cookie = `tidy-spool=${token}`;
 
 const wait = (ms: number) => new Promise((r) => setTimeout(r, ms));
 const cluster = (...args: string[]) => execFileSync('bash', [CLUSTER, ...args], { encoding: 'utf8' }).trim();
@@ -66,7 +74,7 @@ async function person(quiltId: string, told: Told, goesOn: () => boolean): Promi
     for (;;) {
       const answer = await fetch(`${APP}/log`, {
         method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
+        headers: { 'Content-Type': 'application/json', Cookie: cookie },
         body,
         signal: AbortSignal.timeout(25_000),
       })
@@ -90,7 +98,7 @@ async function listen(quiltId: string, heard: Set<string>, goesOn: () => boolean
     try {
       const stop = AbortSignal.timeout(20_000);
       const r = await fetch(`${APP}/live?quilt=${quiltId}`, {
-        headers: { 'Last-Event-ID': last },
+        headers: { 'Last-Event-ID': last, Cookie: cookie },
         signal: stop,
       });
       let text = '';
@@ -120,8 +128,17 @@ async function main(): Promise<boolean> {
   start(1);
   await Promise.all(PORTS.map((p) => healthy(`http://127.0.0.1:${p}`)));
   await healthy(APP);
-  const sql = postgres(at('studio'), { max: 1, onnotice: () => {}, backoff: () => 1 });
+  const sql = connect(at('studio'), 1);
   const [quilt] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
+  await insertSession(sql, {
+    id: uuidv7(),
+    token: keptToken(token),
+    personId: QUILTER.id,
+    deviceId: null,
+    agent: 'torture',
+    address: '',
+    expiresAt: new Date(Date.now() + 86_400_000),
+  });
   const told: Told = { promised: new Set(), longestMs: 0, lastAt: Date.now() };
   const heard = new Set<string>();
   let on = true;
@@ -183,6 +200,13 @@ async function main(): Promise<boolean> {
   await Promise.race([ear, wait(3000)]);
   return lost === 0 && doubled === 0 && unheard === 0 && longest <= MOST_AWAY_S;
 }
+
+const stop = () => {
+  for (const a of apps) a.kill('SIGKILL');
+  process.exit(1);
+};
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);
 
 main().then(
   (well) => {

@@ -173,3 +173,25 @@ test('every kind has a way in, and more fields than are known here are kept with
   const { kept } = await keep(...simple.map((kind) => entry(kind, { pass: 1, widthIn: 60 })));
   expect(kept).toHaveLength(simple.length);
 });
+
+test('with several people every entry says who wrote it; alone nobody is named, and no device can say so itself', async () => {
+  const [q] = await base.sql<{ id: string }[]>`select id from quilt where name = 'Slipway'`;
+  const note = (part: object = {}) => ({
+    id: uuidv7(),
+    quiltId: q!.id,
+    at: new Date().toISOString(),
+    kind: 'note',
+    note: 'x',
+    ...part,
+  });
+  const mine = note({ who: 'somebody else' });
+  await keepEntries(thisContext(), uuidv7(), [mine]);
+  const of = async (id: string) => (await readEntries(base.sql, q!.id)).find((e) => e.id === id)!;
+  expect((await of(mine.id)).who).toBeUndefined();
+  const ines = uuidv7();
+  await base.sql`insert into person (id, name, role) values (${ines}, 'Ines', 'hand')`;
+  const hers = note();
+  const as = { ...thisContext(), actor: { id: ines, name: 'Ines', role: 'hand' as const } };
+  await keepEntries(as, uuidv7(), [hers]);
+  expect([(await of(mine.id)).who, (await of(hers.id)).who]).toEqual(['The quilter', 'Ines']);
+});

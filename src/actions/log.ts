@@ -161,7 +161,8 @@ export async function keepEntry(
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return refuse('An entry is an object with id, at, kind and quiltId.');
   if (unreadable(raw)) return refuse('This holds a letter that cannot be kept.');
-  const { known, more } = parted(raw as Record<string, unknown>);
+  const { who: _, ...given } = raw as Record<string, unknown>;
+  const { known, more } = parted(given);
   const checked = await check(asForm<EntryForm>(Entry), known);
   if (!checked.ok) return checked;
   const entry = { ...more, ...checked.value };

@@ -9,12 +9,14 @@ type Row = Pick<KeptEntry, 'id' | 'quiltId' | 'kind' | 'device' | 'receivedAt'> 
   cursor: string;
   at: Date;
   happenedAt: Date;
+  who: string | null;
   body: Partial<LogEntry>;
 };
 
-const asEntry = ({ body, cursor, at, happenedAt, ...row }: Row): KeptEntry => ({
+const asEntry = ({ body, cursor, at, happenedAt, who, ...row }: Row): KeptEntry => ({
   ...body,
   ...row,
+  ...(who !== null && { who }),
   at: at.toISOString(),
   happenedAt: happenedAt.toISOString(),
   cursor: Number(cursor),
@@ -39,7 +41,9 @@ export async function hasEntry(sql: Sql, id: string): Promise<boolean> {
 }
 
 const selectEntry = (sql: Sql) =>
-  sql`select id, cursor, device, quilt_id, kind, at, happened_at, received_at, body from log_entry`;
+  sql`select id, cursor, device, quilt_id, kind, at, happened_at, received_at, body,
+    case when (select count(*) from person) > 1 then (select p.name from person p where p.id = by_person) end as who
+    from log_entry`;
 
 export async function readEntry(sql: Sql, id: string): Promise<KeptEntry | null> {
   const [row] = await sql<Row[]>`${selectEntry(sql)} where id = ${id}`;

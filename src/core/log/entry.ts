@@ -25,6 +25,8 @@ export interface LogEntry extends EntryHead, EntryFields {
   zones?: string[];
   /** For `fault`. */
   symptoms?: string[];
+  /** Who wrote it, where the studio has several people; told by the studio’s computer. */
+  who?: string;
 }
 
 /** When an entry happened, milliseconds: by the studio’s clock where it is known, else by the device’s. */

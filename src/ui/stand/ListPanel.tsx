@@ -69,6 +69,7 @@ export function ListPanel({
               {e.humidityPct !== undefined && `, ${e.humidityPct} % humid`}
               {e.staticFelt && ', static'}
               {e.note && `: ${e.note}`}
+              {e.who && <span className="text-ink2">, {e.who}</span>}
             </span>
             {by ? (
               <Big label="Put back" look="quiet" onClick={() => onPutBack(by)} />
