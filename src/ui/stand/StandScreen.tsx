@@ -42,13 +42,13 @@ export function StandScreen(facts: StandFacts) {
   );
 }
 
-function NotYet({ quilt, nothing }: { quilt: { id: string }; nothing: boolean }) {
+function NotYet({ quilt, nothing }: { quilt: { id: string; onTable?: boolean }; nothing: boolean }) {
   return (
     <Screen>
       <p className="text-28">
         {nothing
           ? 'No step can be sewn yet: match its zones first.'
-          : 'Lock in the passes of this quilt first.'}
+          : `Lock in the ${quilt.onTable ? 'plan' : 'passes'} of this quilt first.`}
       </p>
       <p className="mt-4">
         <ButtonLink look="act" href={`/quilts/${quilt.id}/quilt`}>
