@@ -3,8 +3,6 @@ import type { DrawnZone, PassDrawing } from './stand-facts';
 
 /** The test margin beside the quilt, inches, as on the map. */
 const MARGIN_IN = 6;
-/** A pass is drawn about so tall at most, pixels. */
-const TALL_PX = 260;
 const MOST_TALL = 210;
 
 /** Where on the frame a place of the quilt lies: the band runs across, the take-up rail above. */
@@ -48,7 +46,7 @@ export function PassPicture({
   const across = drawing.turned ? drawing.lengthIn : drawing.widthIn;
   const depth = band.to - band.from;
   // As large as the picture is shown: as wide as there is room, or as tall as it may be.
-  const unit = Math.max((across + MARGIN_IN) / 600, depth / TALL_PX);
+  const unit = Math.max((across + MARGIN_IN) / 600, depth / MOST_TALL);
   const place = (p: XY) => onFrame(drawing, band.from, p);
   // The quilt as it lies: turned by 90° its left side is at the leader.
   const lay = drawing.turned
