@@ -22,7 +22,7 @@ async function main() {
   const began = performance.now();
   for (let i = 1; i < many; i++) await admin`create database ${admin(`studio_${i}`)} template studio_0`;
   const made = (performance.now() - began) / Math.max(1, many - 1);
-  const [size] = await admin<{ mb: number }[]>`select pg_database_size('studio_0') / 1e6 as mb`;
+  const [size] = await admin<{ mb: number }[]>`select pg_database_size('studio_0')::float8 / 1e6 as mb`;
   const starts: number[] = [];
   const memory: number[] = [];
   for (let i = 0; i < many; i++) {
