@@ -196,10 +196,9 @@ need_passphrase() {
     [ "${#words}" -ge 8 ] || die "The passphrase must have 8 letters or more."
     (umask 077; TIDY_SPOOL_PASSPHRASE=$words node_modules/.bin/tsx scripts/hash-passphrase.ts > "$data/passphrase") || die "The passphrase could not be kept in $data."
   fi
-  [ -s "$data/secret" ] || (umask 077; node -e 'console.log(require("crypto").randomBytes(32).toString("hex"))' > "$data/secret")
-  TIDY_SPOOL_PASSPHRASE_HASH=$(cat "$data/passphrase"); TIDY_SPOOL_SECRET=$(cat "$data/secret")
+  TIDY_SPOOL_PASSPHRASE_HASH=$(cat "$data/passphrase")
   unset TIDY_SPOOL_PASSPHRASE
-  export TIDY_SPOOL_PASSPHRASE_HASH TIDY_SPOOL_SECRET
+  export TIDY_SPOOL_PASSPHRASE_HASH
   need_certificate "$data/tls"
 }
 # The studio's own authority, made once; and a certificate of it for this computer's names, made anew when it runs out or they change.

@@ -8,6 +8,7 @@ import {
   dueInDays,
   dueOf,
   dueWords,
+  lintFactor,
   lintOf,
   type Reading,
   stitchesByCounter,
@@ -177,7 +178,7 @@ function lineOf(
   });
   const known = s.last !== null || (item.daily && due.word !== 'none');
   const inDays = known ? dueInDays(due, s.counts, s.perDay) : null;
-  const linty = item.linty ? 1 + 0.25 * s.lint : 1;
+  const linty = lintFactor(item, s.lint);
   return {
     id: item.id,
     label: item.label,

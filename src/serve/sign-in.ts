@@ -1,5 +1,6 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { v7 as uuidv7 } from 'uuid';
+import { NOT_YOURS } from '@/actions/may';
 import { ROLE_DOES, type Role } from '@/core/fields/lists';
 import {
   endSessionOf,
@@ -72,7 +73,6 @@ const OPEN = [
 ];
 /** The whole studio in and out, and nothing less than its owner. */
 const OWNERS = /^\/(backup|export|begin\/studio|metrics)(\/|$)/;
-export const NOT_YOURS = 'This is not yours to do. Ask whoever keeps this studio.';
 
 const GONE: Readonly<Record<Exclude<LinkState, 'open'>, string>> = {
   used: 'It was used already, and works once. If that was not you, tell whoever keeps this studio.',

@@ -18,7 +18,6 @@ test('nobody comes in without the passphrase; with it, forms are stored under a 
       PORT: String(port),
       TIDY_SPOOL_HOSTS: 'studio.test',
       TIDY_SPOOL_PASSPHRASE_HASH: await hashPassphrase('neap tide at five'),
-      TIDY_SPOOL_SECRET: 'for this test',
     },
     stdio: ['ignore', 'ignore', 'inherit'],
   });

@@ -31,6 +31,10 @@ const SHEDS = ['flannel', 'plush', 'velvet', 'fleece', 'wool-felted', 'wool'];
 export const lintOf = (threadLint: number, sewn: readonly string[], hair = false): number =>
   threadLint + (hair || sewn.some((id) => SHEDS.includes(id)) ? 1 : 0);
 
+/** By how much lint brings an item nearer: `1 + 0.25·lint` for lint and oil, 1 for everything else. */
+export const lintFactor = ({ linty }: Pick<CareItem, 'linty'>, lint: number): number =>
+  linty ? 1 + LINT * lint : 1;
+
 /** The limits that hold: the manual's figures in place of the usual ones, one by one. */
 export const limitsOf = (item: CareItem, manual: ManualSays | undefined): CareLimits | null =>
   manual?.sealed ? null : { ...item.limits, ...manual?.limits };
@@ -57,7 +61,7 @@ export function dueOf(
     (a, b) => (b[1] > a[1] ? b : a),
     shares[0] ?? ([null, 0] as [CareDue['by'], number]),
   );
-  const linty = share * (item.linty ? 1 + LINT * (more.lint ?? 0) : 1);
+  const linty = share * lintFactor(item, more.lint ?? 0);
   const daily = item.daily && more.newDay === true;
   const u = daily ? Math.max(1, linty) : linty;
   return {
