@@ -1,5 +1,6 @@
 import sharp from 'sharp';
-import { drawWay, PATTERNED, type Way } from '@/core/audition/way';
+import { drawWay, type Way } from '@/core/audition/way';
+import { PATTERNED } from '@/core/pattern/lay';
 import { boundsOf, type MultiPolygon } from '@/core/geometry/polygon';
 import { linesSvg } from '@/core/pattern/lay';
 import { techniques } from '@/core/tables/techniques';

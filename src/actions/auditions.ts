@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
 import { LOOKS } from '@/core/audition/draw';
 import { isOpenQuad } from '@/core/audition/perspective';
-import { PATTERNED } from '@/core/audition/way';
+import { PATTERNED } from '@/core/pattern/lay';
 import type { XY } from '@/core/geometry/polygon';
 import { dropAudition, putAudition, setCorners } from '@/data/auditions';
 import { readPattern } from '@/data/patterns';

@@ -6,6 +6,8 @@ import { type Frame, LINK_EVENTS, type LinkEvent, rowsOver } from '@/core/stand-
 import { NO_RUN, withFrames } from '@/core/link/summary';
 import { bandsOf } from '@/core/plan/work-plan';
 import type { LogEntry } from '@/core/log/entry';
+import { linesLength } from '@/core/geometry/clip-lines';
+import { addSent } from '@/data/practice';
 import { addPiece, addRaw, insertRun, lockRun } from '@/data/link';
 import { wholeOrNothing } from '@/data/receipts';
 import type { Sql } from '@/data/sql';
@@ -21,7 +23,9 @@ import { check } from './validate';
 /** The first line of what a machine sends: what it is, and what it is sewing. */
 export interface LinkHead {
   run: string;
-  quiltId: string;
+  /** Nothing while a drill is sewn: then no quilt is on the machine. */
+  quiltId?: string;
+  drill?: boolean;
   pass?: number;
   thread?: string;
   stabilise?: boolean;
@@ -122,23 +126,28 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
   } catch {
     return refuse('The first line says what is sent: {"run":…,"quiltId":…}.');
   }
-  if (!isUUID(head?.run) || !isUUID(head?.quiltId)) return refuse('run and quiltId are UUIDs.');
+  const { run: runId, quiltId } = head ?? {};
+  if (!runId || !isUUID(runId)) return refuse('run and quiltId are UUIDs.');
   const read = lines.map(frameIn);
   const frames = read.filter((f) => f !== null);
+  const strange = read.length - frames.length;
+  const machine = typeof head.machine === 'string' ? head.machine.slice(0, 120) : '';
+  if (head.drill === true) return takeInDrill(context, { id: runId, machine }, frames, strange);
+  if (!quiltId || !isUUID(quiltId)) return refuse('run and quiltId are UUIDs.');
   try {
     const act = async (tx: Sql): Promise<Result<LinkAnswer>> => {
       await insertRun(tx, {
-        id: head.run,
-        quiltId: head.quiltId,
+        id: runId,
+        quiltId,
         pass: inside(head.pass, 1, 200) ? Math.round(head.pass) : null,
         coneId: isUUID(head.thread) ? (head.thread as string) : null,
         stabilise: head.stabilise === true,
-        machine: typeof head.machine === 'string' ? head.machine.slice(0, 120) : '',
+        machine,
         limitInPerS: inside(head.limitInPerS, 0.1, 60) ? head.limitInPerS : USUAL_LIMIT,
         summary: NO_RUN,
       });
-      const run = (await lockRun(tx, head.run))!;
-      if (run.quiltId !== head.quiltId) return refuse('This run belongs to another quilt.', 'run');
+      const run = (await lockRun(tx, runId))!;
+      if (run.quiltId !== quiltId) return refuse('This run belongs to another quilt.', 'run');
       const fresh = frames.filter((f) => f.t > run.summary.lastT);
       const summary = withFrames(run.summary, fresh, run.limitInPerS);
       if (fresh.length > 0) {
@@ -153,7 +162,7 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
       return done({
         stitches: summary.stitches,
         lengthIn: summary.lengthIn,
-        strange: read.length - frames.length,
+        strange,
       });
     };
     return await wholeOrNothing(context.sql, context.actor.id, act, (answer) => answer.ok);
@@ -161,6 +170,29 @@ export async function takeIn(context: Context, text: string): Promise<Result<Lin
     return inWords(error, { link_run_quilt_id_fkey: ['quiltId', 'This quilt is not known.'] });
   }
 }
+
+/** The same of a drill: kept until it is judged, or for a day. */
+async function takeInDrill(
+  { sql, actor }: Context,
+  run: { id: string; machine: string },
+  frames: readonly Frame[],
+  strange: number,
+): Promise<Result<LinkAnswer>> {
+  try {
+    return await wholeOrNothing(
+      sql,
+      actor.id,
+      async (tx) => {
+        const kept = await addSent(tx, run, frames);
+        return done({ stitches: kept.at(-1)?.n ?? 0, lengthIn: linesLength([placesOf(kept)]), strange });
+      },
+      (answer) => answer.ok,
+    );
+  } catch (error) {
+    return inWords(error, { practice_sent_frames_check: ['text', 'That line is too long for a drill.'] });
+  }
+}
+const placesOf = (frames: readonly Frame[]) => frames.map((f) => [f.x, f.y] as const);
 
 export interface StepWork {
   points: [number, number][];

@@ -61,7 +61,7 @@ import { readPreferences } from '@/data/preferences';
 import { readAuditions, readPlacedPhotographs } from '@/data/auditions';
 import { readPattern, readPatterns } from '@/data/patterns';
 import { readDevices, readDeviceState, readInvitations, readPeople, readSessions } from '@/data/people';
-import { readFirstAndLatest, readPractice } from '@/data/practice';
+import { readFirstAndLatest, readPractice, readSent } from '@/data/practice';
 import { readPrepared } from '@/data/prepared';
 import { readClientNames, readFramed, readRack, readTakenInLately, readWithdrawn } from '@/data/quilts';
 import { readRulers } from '@/data/rulers';
@@ -187,8 +187,9 @@ const QUERIES = {
   readAuditions: query(readAuditions),
   readPlacedPhotographs: query(readPlacedPhotographs),
   readPatterns: query(readPatterns),
-  readFirstAndLatest: query(readFirstAndLatest),
-  readPractice: query(readPractice),
+  readFirstAndLatest: own(readFirstAndLatest),
+  readPractice: own(readPractice),
+  readSent: query(readSent),
   readPrepared: query(readPrepared),
   readClientNames: query(readClientNames),
   readFramed: query(readFramed),

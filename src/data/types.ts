@@ -30,7 +30,7 @@ import type {
 } from '@/core/fields/quilt';
 import type { ZonePattern } from './patterns';
 export type { StudioPattern, ZonePattern } from './patterns';
-export type { PracticeRun } from './practice';
+export type { PracticeRun, SentDrill } from './practice';
 export type { ServiceEntry } from './care';
 export type { Device, Invitation, Person, Session } from './people';
 import type { BegunPlan } from '@/core/plan/begun';

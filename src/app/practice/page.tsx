@@ -9,10 +9,11 @@ export const metadata = { title: 'Practice' };
 export default async function PracticePage({ searchParams }: { searchParams: Promise<{ drill?: string }> }) {
   const { drill: asked } = await searchParams;
   const drill = DRILLS.find(asked ?? '') ?? DRILLS.rows[0]!;
-  const [machines, runs, compared] = await Promise.all([
+  const [machines, runs, compared, sent] = await Promise.all([
     ask.readMachines(),
     ask.readPractice(),
     ask.readFirstAndLatest(drill.id),
+    ask.readSent(),
   ]);
   const [machine] = machines;
   if (!machine)
@@ -24,5 +25,5 @@ export default async function PracticePage({ searchParams }: { searchParams: Pro
       </div>
     );
   const now = new Date().getTime();
-  return <PracticeScreen machine={machine} drillId={drill.id} runs={runs} compared={compared} now={now} />;
+  return <PracticeScreen {...{ machine, runs, compared, sent, now }} drillId={drill.id} />;
 }

@@ -1,10 +1,7 @@
 import { areaOf, type MultiPolygon } from '../geometry/polygon';
-import { layPattern, type PatternLayout, type PatternUnit } from '../pattern/lay';
+import { layPattern, PATTERNED, type PatternLayout, type PatternUnit } from '../pattern/lay';
 import { type Drawn, drawTechnique } from './draw';
 import { radiusOf } from './radius';
-
-/** What a zone is quilted with that was laid in from a pattern. */
-export const PATTERNED = 'guided-pattern';
 
 /** One way to quilt a zone: a technique as one of its looks and drawings, or a pattern of the studio. */
 export interface Way {

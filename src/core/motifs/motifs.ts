@@ -63,7 +63,7 @@ const note = (code: string, text: string, severity: Caution['severity'] = 'note'
   severity,
 });
 
-function pickOf(request: MotifsRequest, q: QuiltFacts, z: ZoneFacts, w: Weighed): Pick {
+export function pickOf(request: MotifsRequest, q: QuiltFacts, z: ZoneFacts, w: Weighed): Pick {
   const spread = Math.exp(1.2816 * HAND[levelOf(request, w.motif.id)].sd);
   const { minutes, lambda, openIn, threadM } = w.work;
   return {

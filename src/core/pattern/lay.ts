@@ -3,6 +3,9 @@ import { boundsOf, type MultiPolygon, type XY } from '../geometry/polygon';
 import { CoreError } from '../notes';
 import { pathOf } from '../route/route-svg';
 
+/** What a zone is quilted with that was laid in from a pattern. */
+export const PATTERNED = 'guided-pattern';
+
 /** A pattern as it is kept: one repeat, one wide; how high it is against that; and whether a row goes on. */
 export interface PatternUnit {
   runs: readonly (readonly XY[])[];

@@ -12,8 +12,11 @@ export interface Judged extends Regulated {
   donePct: number;
   /** Unevenness of the hands' speed, coefficient of variation. */
   speedCvPct: number;
-  /** Tremor: the root mean square of what is left beside a fifth of a second's curve, thousandths of an inch. */
-  wobbleMil: number;
+  /**
+   * Tremor: the root mean square of what is left beside a fifth of a second's curve, thousandths of an inch; null where
+   * the hand was looked at too seldom to tell.
+   */
+  wobbleMil: number | null;
   /** Of the points to rest in, how many were rested in; null where there are none. */
   rested: { of: number; in: number } | null;
   /** One thing to try next. */
@@ -108,11 +111,20 @@ export function judge(drillId: string, request: RegulatorRequest): Judged {
     widestIn: off[Math.floor(0.95 * (off.length - 1))]!,
     donePct: (100 * goals.filter((g) => awayFrom(g, path) <= NEAR_IN).length) / goals.length,
     speedCvPct: mean > 0 ? (100 * Math.sqrt(variance)) / mean : 0,
-    wobbleMil: wobbleOf(points),
+    wobbleMil: isSeldom(request.path) ? null : wobbleOf(points),
     rested: restsOf(drill, points, speeds),
   };
   const most = (HEADROOM * request.machine.maxSpm) / 60 / request.spi;
   return { ...told, tryNext: tryNext(told, drill, most) };
+}
+
+/** A tremor of eight in a second is seen by looks no further apart than this, ms. */
+const SELDOM_MS = 30;
+
+/** Whether half of the looks at a hand lie too far apart to see its tremor. */
+function isSeldom(path: readonly PathPoint[]): boolean {
+  const apart = path.slice(1).map((p, i) => p.tMs - path[i]!.tMs);
+  return apart.sort((a, b) => a - b)[Math.floor(apart.length / 2)]! > SELDOM_MS;
 }
 
 const restsOf = ({ rests }: Drill, points: readonly XY[], speeds: readonly number[]): Judged['rested'] =>
@@ -142,7 +154,7 @@ function tryNext(j: Omit<Judged, 'tryNext'>, drill: Drill, most: number): string
   if (j.facetedPct > 15)
     return 'Slower in the tight places, or one stitch more to the inch: the curves show corners.';
   if (j.speedCvPct > 35) return 'Keep one speed: hum something slow, and move with it.';
-  if (j.wobbleMil > 10)
+  if (j.wobbleMil !== null && j.wobbleMil > 10)
     return 'Loosen the grip, elbows at your sides: move from the body, not from the wrists.';
   return 'That is even. Draw it a third smaller, or a little faster.';
 }

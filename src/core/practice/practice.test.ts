@@ -61,7 +61,7 @@ describe('drills', () => {
     expect(run('line', hands(line, 2, 0, [], 0.23)).offIn).toBeCloseTo(0.23, 2);
     expect(run('line', hands(line, 2, 0, [], 0.23)).tryNext).toContain('ahead');
     const shaky = run('line', hands(line, 2, 0.12));
-    expect(shaky.wobbleMil).toBeGreaterThan(2 * run('line', hands(line, 2)).wobbleMil + 5);
+    expect(shaky.wobbleMil).toBeGreaterThan(2 * run('line', hands(line, 2)).wobbleMil! + 5);
     const [a, b] = [line[0]!, line[1]!];
     const half = run('line', hands([a, [(a[0] + b[0]) / 2, a[1]]], 2));
     expect(half.donePct).toBeLessThan(60);

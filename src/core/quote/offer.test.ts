@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TASKS } from '../tables/tasks';
 import { cameToByKind, workByKind } from './kinds';
-import { hoursWords, offerOf, type OfferRequest } from './offer';
+import { hoursWords, offerOf, type OfferRequest, zonePrice } from './offer';
 
 const rates = {
   hourMinor: 4000,
@@ -164,4 +164,27 @@ test('hours are said as a person says them', () => {
   expect(hoursWords({ low: 7.2, mid: 8, high: 8.9 })).toBe('7 to 9 hours');
   expect(hoursWords({ low: 0.7, mid: 1, high: 1.3 })).toBe('0.5 to 1.5 hours');
   expect(hoursWords({ low: 6, mid: 6, high: 6 })).toBe('6 hours');
+});
+
+describe('the price of one zone', () => {
+  const zone = { technique: 'pebbles', areaIn2: 300, hours: { low: 2, mid: 3, high: 4 } };
+  const charged = { ...rates, basis: 'hour' as const };
+  test('by the hour it is its hours; by area its kind of work, whatever the hours', () => {
+    expect(zonePrice({ ...charged, hourMinor: 4000 }, zone)).toEqual({
+      low: 8000,
+      mid: 12_000,
+      high: 16_000,
+    });
+    expect(zonePrice({ ...charged, basis: 'area', denseMinor: 700 }, zone)).toEqual({
+      low: 2100,
+      mid: 2100,
+      high: 2100,
+    });
+  });
+  test('the least for a quilt is not asked of a zone', () =>
+    expect(zonePrice({ ...charged, hourMinor: 4000, leastMinor: 1_000_000 }, zone).mid).toBe(12_000));
+  test('without a price it says which is missing', () =>
+    expect(() => zonePrice({ ...charged, basis: 'area', denseMinor: null }, zone)).toThrow(
+      /has no price for its area/,
+    ));
 });

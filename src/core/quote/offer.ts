@@ -3,7 +3,7 @@ import { CoreError } from '../notes';
 import type { Range } from '../statistics/log-normal';
 import { type TaskFactor, type TaskFactors, taskMinutes } from '../tasks/learn';
 import { type TaskSize, TASKS } from '../tables/tasks';
-import { WORK_KIND_LABEL, WORK_KINDS, type WorkKind } from '../tables/techniques';
+import { techniques, WORK_KIND_LABEL, WORK_KINDS, type WorkKind } from '../tables/techniques';
 import { quote, type QuoteLine, type QuoteRequest } from './quote';
 
 /** The quilting of a quilt by kind of work, as its plan has it. */
@@ -146,6 +146,32 @@ export function offerOf(r: OfferRequest): Offer {
     frameHours: r.work.reduce((s, w) => plus(s, w.hours), r.frameHours),
     tableHours: tasks.reduce((s, t) => plus(s, t.hours), NONE),
   };
+}
+
+const NO_SIZE: TaskSize = { widthIn: 0, lengthIn: 0, pieces: 0, backingSeams: 0, backingSeamIn: 0 };
+
+/**
+ * The quilting of one zone at what the studio charges, by the hour or by its area and kind of work, whole minor units;
+ * nothing that is charged once for a quilt is in it.
+ * @throws CoreError `no-rate` in words where what it is charged by has no price.
+ */
+export function zonePrice(
+  { basis, ...rates }: Omit<RatesFields, 'taxPct'>,
+  zone: { technique: string; areaIn2: number; hours: Range },
+): Range {
+  const { low, mid, high } = offerOf({
+    work: [{ kind: techniques.get(zone.technique).work, areaIn2: zone.areaIn2, hours: zone.hours }],
+    frameHours: NONE,
+    size: NO_SIZE,
+    tasks: [],
+    bobbins: 0,
+    supplied: [],
+    basis,
+    rates: { ...rates, leastMinor: null },
+    isRush: false,
+    taxPct: 0,
+  });
+  return { low, mid, high };
 }
 
 /** Thread and what else the studio supplies, each with its price. */

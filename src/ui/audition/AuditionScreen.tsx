@@ -11,10 +11,16 @@ import { Taps } from '@/ui/kit/Taps';
 import { toast } from '@/ui/kit/toast';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { useQuiltSo } from '@/ui/motifs/use-quilt-so';
-import type { AuditionFacts } from './audition-facts';
+import type { AuditionFacts, ZoneBeside } from './audition-facts';
+import { coarsestIn, type RoundIt } from './AuditionView';
 import { CornersEditor } from './CornersEditor';
 import { SidePanel } from './SidePanel';
+import { useAllDrawn } from './use-all-drawn';
 
+const ROUND = [
+  { value: 'zone', label: 'this zone' },
+  { value: 'quilt', label: 'the whole quilt' },
+] as const;
 const FROM = [
   ['0.3', 'from 30 cm'],
   ['1', 'from 1 m'],
@@ -26,6 +32,8 @@ export function AuditionScreen(facts: AuditionFacts) {
   const { quilt, zone, photographs, thread } = facts;
   const [sides, setSides] = useState(facts.sides);
   const [from, setFrom] = useState('0.3');
+  const [around, setAround] = useState('zone');
+  const round = useRound(facts, around === 'quilt');
   const [photo, setPhoto] = useState(photographs.find((p) => p.corners)?.id ?? '');
   const [placing, setPlacing] = useState(false);
   const picked = photographs.find((p) => p.id === photo);
@@ -47,6 +55,7 @@ export function AuditionScreen(facts: AuditionFacts) {
         <h2 className="text-20">
           Two ways for {zone.letter}, {zone.name}
         </h2>
+        <Taps label="Shown" value={around} onChange={setAround} options={ROUND} />
         <Taps
           label="Seen"
           value={from}
@@ -101,6 +110,7 @@ export function AuditionScreen(facts: AuditionFacts) {
             onSide={(s) => put(i, s)}
             photograph={laid}
             distanceM={Number(from)}
+            round={round}
             pending={quilting.pending}
             onQuilt={quiltSo}
           />
@@ -124,6 +134,21 @@ export function AuditionScreen(facts: AuditionFacts) {
       </div>
     </div>
   );
+}
+
+/** The rest of the quilt as it is quilted now, drawn when it is looked at. */
+function useRound({ quilt, beside, patterns }: AuditionFacts, looked: boolean): RoundIt | null {
+  const sewn = looked ? beside.filter((z) => z.way) : [];
+  const drawn = useAllDrawn(
+    sewn.map(({ geometry, way }) => ({
+      ...way!,
+      shape: geometry,
+      unit: patterns.find((p) => p.id === way!.patternId)?.unit,
+    })),
+    coarsestIn(quilt),
+  );
+  const at = (z: ZoneBeside) => drawn[sewn.indexOf(z)] ?? null;
+  return looked ? { beside, drawn: beside.map(at) } : null;
 }
 
 /** Keeps two ways for the client to choose from, or lets go of them. */

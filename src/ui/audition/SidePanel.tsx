@@ -1,12 +1,13 @@
 'use client';
 import { useMemo } from 'react';
 import { LOOKS } from '@/core/audition/draw';
-import { PATTERNED, type Way } from '@/core/audition/way';
+import type { Way } from '@/core/audition/way';
+import { PATTERNED } from '@/core/pattern/lay';
 import { auditioned, type Auditioned } from '@/core/audition/weighed';
-import { boundsOf } from '@/core/geometry/polygon';
+import { areaOf, boundsOf } from '@/core/geometry/polygon';
 import { attempt } from '@/core/notes';
 import { linesSvg } from '@/core/pattern/lay';
-import { hoursWords } from '@/core/quote/offer';
+import { hoursWords, zonePrice } from '@/core/quote/offer';
 import { techniques } from '@/core/tables/techniques';
 import { moneyText } from '@/core/units/money';
 import { saveFile } from '@/ui/draw/save-drawing';
@@ -14,7 +15,7 @@ import { Button, ButtonLink } from '@/ui/kit/Button';
 import { Slider } from '@/ui/kit/Slider';
 import { Taps } from '@/ui/kit/Taps';
 import { type AuditionFacts, patternedSide, usualSide } from './audition-facts';
-import { AuditionView } from './AuditionView';
+import { AuditionView, type RoundIt } from './AuditionView';
 import { useDrawn } from './use-drawn';
 
 const TECHNIQUES = Object.keys(LOOKS);
@@ -28,6 +29,7 @@ export function SidePanel({
   onSide,
   photograph,
   distanceM,
+  round,
   pending,
   onQuilt,
 }: {
@@ -37,6 +39,7 @@ export function SidePanel({
   onSide: (side: Way) => void;
   photograph: React.ComponentProps<typeof AuditionView>['photograph'];
   distanceM: number;
+  round: RoundIt | null;
   pending: boolean;
   onQuilt: (side: Way, told: Auditioned, radiusIn: number | null) => void;
 }) {
@@ -125,7 +128,7 @@ export function SidePanel({
         {!answer && !problem && <p className="appear-late text-ink2">Drawing it…</p>}
         {drawn && (
           <AuditionView
-            {...{ quilt, zone, thread, photograph, distanceM }}
+            {...{ quilt, zone, thread, photograph, distanceM, round }}
             lines={drawn.lines}
             title={`${label} ${pattern ? 'with repeats of' : 'at'} ${inch(spacingIn)} in zone ${zone.letter}, ${zone.name}`}
           />
@@ -143,7 +146,13 @@ export function SidePanel({
       </div>
       {drawn && told && typeof told !== 'string' && (
         <>
-          <Told told={told} starts={drawn.starts} pieces={zone.geometry.length} hour={facts.hour} />
+          <Told
+            told={told}
+            starts={drawn.starts}
+            pieces={zone.geometry.length}
+            charged={facts.charged}
+            priced={{ technique, areaIn2: areaOf(zone.geometry) }}
+          />
           <div className="mt-2 flex flex-wrap gap-3">
             <Button look="act" disabled={pending} onClick={() => onQuilt(side, told, drawn.radiusIn)}>
               Quilt {zone.letter} so
@@ -170,17 +179,32 @@ export function SidePanel({
   );
 }
 
+/** What the way costs the client, by what the studio charges. */
+function priceRow(
+  { rates, currency }: AuditionFacts['charged'],
+  zone: Parameters<typeof zonePrice>[1],
+): [string, string] {
+  const price = attempt(() => zonePrice(rates, zone));
+  const label = rates.basis === 'area' ? 'Price by its area' : 'Price by the hour';
+  return [
+    label,
+    typeof price === 'string' ? 'no price yet: Workroom, Rates' : `about ${moneyText(price.mid, currency)}`,
+  ];
+}
+
 /** What the way comes to, by what was drawn. */
 function Told({
   told,
   starts,
   pieces,
-  hour,
+  charged,
+  priced,
 }: {
   told: Auditioned;
   starts: number;
   pieces: number;
-  hour: AuditionFacts['hour'];
+  charged: AuditionFacts['charged'];
+  priced: { technique: string; areaIn2: number };
 }) {
   const hours = { low: told.minutes.low / 60, mid: told.minutes.mid / 60, high: told.minutes.high / 60 };
   const off = told.ofTable === null ? 0 : Math.round((told.ofTable - 1) * 100);
@@ -198,12 +222,7 @@ function Told({
       `${told.lambda.toFixed(1)} in${off === 0 ? '' : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than usual`}`,
     ],
     ['Starts', `${starts}${pieces > 1 ? ` in ${pieces} pieces` : ''}`],
-    [
-      'Price by the hour',
-      hour
-        ? `about ${moneyText(Math.round(hour.minor * hours.mid), hour.currency)}`
-        : 'no price yet: Workroom, Rates',
-    ],
+    priceRow(charged, { ...priced, hours }),
   ];
   return (
     <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4" aria-live="polite">

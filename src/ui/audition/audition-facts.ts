@@ -1,9 +1,10 @@
 import { LOOKS } from '@/core/audition/draw';
 import type { MultiPolygon, XY } from '@/core/geometry/polygon';
 import type { MotifsRequest } from '@/core/motifs/request';
+import type { RatesFields } from '@/core/fields/offer';
 import { techniques } from '@/core/tables/techniques';
-import { PATTERNED, type Way } from '@/core/audition/way';
-import type { PatternUnit } from '@/core/pattern/lay';
+import type { Way } from '@/core/audition/way';
+import { PATTERNED, type PatternUnit } from '@/core/pattern/lay';
 
 /** A zone whose quilting is auditioned. */
 export interface AuditionZone {
@@ -24,6 +25,28 @@ export interface AuditionPattern {
   unit: PatternUnit;
 }
 
+export interface AuditionThread {
+  name: string;
+  hex: string;
+  mm: number;
+}
+
+/** Another zone of the quilt, as it is quilted now. */
+export interface ZoneBeside {
+  id: string;
+  geometry: MultiPolygon;
+  hex: string | null;
+  /** Nothing where it is left open or only its seams are sewn. */
+  way: Way | null;
+  thread: AuditionThread;
+}
+
+/** What an area is charged by, in minor units; null while it has no price. */
+export interface AuditionRates {
+  rates: Omit<RatesFields, 'taxPct'>;
+  currency: string;
+}
+
 export interface AuditionFacts {
   patterns: readonly AuditionPattern[];
   quilt: { id: string; name: string; widthIn: number; lengthIn: number };
@@ -32,9 +55,9 @@ export interface AuditionFacts {
   base: MotifsRequest;
   photographs: readonly { id: string; corners: readonly XY[] | null }[];
   /** The top thread of the zone's card, or one that is seen. */
-  thread: { name: string; hex: string; mm: number };
-  /** What an hour at the frame costs, in minor units; null while it has no price. */
-  hour: { minor: number; currency: string } | null;
+  thread: AuditionThread;
+  beside: readonly ZoneBeside[];
+  charged: AuditionRates;
   sides: readonly [Way, Way];
   /** Both are shown to the client. */
   kept: boolean;

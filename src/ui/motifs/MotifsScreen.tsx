@@ -1,7 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { doors } from '@/actions/doors';
-import { ROLE_LABEL, ROLES } from '@/core/motifs/motif-table';
+import { layoutOf } from '@/core/audition/way';
+import { ROLE_LABEL, type Role, ROLES } from '@/core/motifs/motif-table';
 import type { ProposalAnswer } from '@/core/motifs/motifs';
 import { LEVELS, type Level, type MotifsRequest } from '@/core/motifs/request';
 import { techniques } from '@/core/tables/techniques';
@@ -14,8 +15,10 @@ import { Taps } from '@/ui/kit/Taps';
 import { useActionForm } from '@/ui/kit/use-action-form';
 import { SEEN_PX } from '@/ui/quilt-map/hatch';
 import { mapScale, QuiltMap } from '@/ui/quilt-map/QuiltMap';
-import { type Hold, Picks } from './Picks';
+import type { MotifsTold } from '@/workers/motifs.worker';
+import { type DrawnPattern, type Hold, Picks } from './Picks';
 import { useMotifs } from './use-motifs';
+import { useQuiltSo } from './use-quilt-so';
 import { useQuiltZones } from './use-quilt-zones';
 
 const KIND_LABEL: Readonly<Record<string, string>> = {
@@ -29,21 +32,11 @@ const hours = (minutes: number) =>
   minutes < 60 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`;
 const HANDS = LEVELS.map((value) => ({ value, label: value }));
 
-/** Whole proposals side by side on the map, and for the zone picked what would suit it; hold a zone and the rest adapts. */
-export function MotifsScreen({
-  quilt,
-  zones,
-  zoneId,
-  base,
-}: {
-  quilt: { id: string; widthIn: number; lengthIn: number };
-  zones: Zone[];
-  zoneId: string;
-  base: MotifsRequest;
-}) {
+/** What is asked beside the quilt itself: hours, theme, the hand, and what is held. */
+function useAsked(base: MotifsRequest) {
   const [given, setGiven] = useState('');
   const [themes, setThemes] = useState('');
-  const [usual, setUsual] = useState<Level>('steady');
+  const [usual, setUsual] = useState<Level>(base.hand?.usual ?? 'steady');
   const [holds, setHolds] = useState<Readonly<Record<string, Hold>>>({});
   const limit = numberOf(given);
   const request = useMemo(
@@ -57,16 +50,35 @@ export function MotifsScreen({
           .filter(Boolean)
           .slice(0, 10),
       },
-      hand: { usual },
+      hand: { ...base.hand, usual },
       zones: base.zones.map((z) => ({ ...z, hold: holds[z.id] })),
       proposals: 3,
     }),
     [base, limit, themes, usual, holds],
   );
-  const { answer, problem } = useMotifs(request);
-  const zone = zones.find((z) => z.id === zoneId)!;
-  const own = answer?.zones.find((z) => z.id === zoneId) ?? null;
-  const role = useActionForm(doors.setZoneRole, () => {});
+  const hold = (zoneId: string, h: Hold | null) => {
+    const { [zoneId]: _, ...rest } = holds;
+    setHolds(h ? { ...rest, [zoneId]: h } : rest);
+  };
+  return { request, given, setGiven, themes, setThemes, usual, setUsual, holds, hold };
+}
+
+/** Whole proposals side by side on the map, and for the zone picked what would suit it; hold a zone and the rest adapts. */
+export function MotifsScreen({
+  quilt,
+  zones,
+  zoneId,
+  base,
+  patterns = [],
+}: {
+  quilt: { id: string; widthIn: number; lengthIn: number };
+  zones: Zone[];
+  zoneId: string;
+  base: MotifsRequest;
+  patterns?: readonly DrawnPattern[];
+}) {
+  const asked = useAsked(base);
+  const { answer, problem } = useMotifs({ request: asked.request, zoneId, patterns });
   const apply = useQuiltZones(
     quilt.id,
     zones,
@@ -74,35 +86,13 @@ export function MotifsScreen({
   );
   return (
     <>
-      <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <h2 className="flex-1 text-24">What to quilt where</h2>
-        <div className="w-[120px]">
-          <TextField
-            id="motif-hours"
-            label="Hours agreed"
-            inputMode="decimal"
-            value={given}
-            onChange={(e) => setGiven(e.target.value)}
-            error={given !== '' && request.quilt.hours === undefined ? 'Give hours.' : undefined}
-          />
-        </div>
-        <div className="w-[190px]">
-          <TextField
-            id="motif-themes"
-            label="Theme"
-            placeholder="sea, calm, leaves …"
-            value={themes}
-            onChange={(e) => setThemes(e.target.value)}
-          />
-        </div>
-        <Taps label="Hand" value={usual} onChange={(v) => setUsual(v as Level)} options={HANDS} />
-      </div>
+      <AskedFields {...asked} />
       {answer?.cautions.map((c) => (
         <p key={c.code + c.text} className="mt-1 font-medium text-weld-text">
           {c.text}
         </p>
       ))}
-      <Problems problems={[...apply.problems, ...role.problems]} />
+      <Problems problems={apply.problems} />
       {problem && (
         <p role="alert" className="mt-2 font-medium text-madder">
           {problem}
@@ -120,47 +110,116 @@ export function MotifsScreen({
           />
         ))}
       </div>
-      <section aria-label={`Zone ${zone.letter}, ${zone.name}`} className="mt-5 border-t-2 border-ink pt-2">
-        <div className="flex flex-wrap items-end gap-4">
-          <h3 className="flex-1 text-20">
-            Zone {zone.letter}, {zone.name}
-            <span className="ml-3 text-15 font-normal text-ink2">
-              now {techniques.get(zone.technique).label}
-              {techniques.get(zone.technique).density.kind === 'spacing' && `, ${zone.spacingIn} in spacing`}
-            </span>
-          </h3>
-          <div className="w-[190px]">
-            <Field id="zone-role" label="It is">
-              <select
-                id="zone-role"
-                value={base.zones.find((z) => z.id === zoneId)!.role}
-                onChange={(e) => role.send({ zoneId, role: e.target.value })}
-                className="min-h-11 w-full rounded border border-rule bg-cloth px-3 text-16"
-              >
-                {ROLES.map((r) => (
-                  <option key={r} value={r}>
-                    {ROLE_LABEL[r]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          </div>
-        </div>
-        {own && (
-          <Picks
-            shape={zone.geometry}
-            answer={own}
-            held={holds[zoneId] ?? null}
-            hold={(h) => {
-              const { [zoneId]: _, ...rest } = holds;
-              setHolds(h ? { ...rest, [zoneId]: h } : rest);
-            }}
-            use={(pick) => apply.send([{ id: zoneId, ...pick }])}
-            busy={apply.pending}
-          />
-        )}
-      </section>
+      <ZoneSection
+        quiltId={quilt.id}
+        zone={zones.find((z) => z.id === zoneId)!}
+        role={base.zones.find((z) => z.id === zoneId)!.role}
+        answer={answer}
+        patterns={patterns}
+        held={asked.holds[zoneId] ?? null}
+        hold={(h) => asked.hold(zoneId, h)}
+        use={(pick) => apply.send([{ id: zoneId, ...pick }])}
+        busy={apply.pending}
+      />
     </>
+  );
+}
+
+/** What is asked with it, as fields. */
+function AskedFields({
+  request,
+  given,
+  setGiven,
+  themes,
+  setThemes,
+  usual,
+  setUsual,
+}: Omit<ReturnType<typeof useAsked>, 'holds' | 'hold'>) {
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+      <h2 className="flex-1 text-24">What to quilt where</h2>
+      <div className="w-[120px]">
+        <TextField
+          id="motif-hours"
+          label="Hours agreed"
+          inputMode="decimal"
+          value={given}
+          onChange={(e) => setGiven(e.target.value)}
+          error={given !== '' && request.quilt.hours === undefined ? 'Give hours.' : undefined}
+        />
+      </div>
+      <div className="w-[190px]">
+        <TextField
+          id="motif-themes"
+          label="Theme"
+          placeholder="sea, calm, leaves …"
+          value={themes}
+          onChange={(e) => setThemes(e.target.value)}
+        />
+      </div>
+      <Taps label="Hand" value={usual} onChange={(v) => setUsual(v as Level)} options={HANDS} />
+    </div>
+  );
+}
+
+/** One zone: what it is, how it is quilted now, and what would suit it. */
+function ZoneSection({
+  quiltId,
+  zone,
+  role,
+  answer,
+  patterns,
+  busy,
+  ...picks
+}: {
+  quiltId: string;
+  zone: Zone;
+  role: Role;
+  answer: MotifsTold | null;
+} & Omit<React.ComponentProps<typeof Picks>, 'answer' | 'patterned' | 'shape' | 'lay'>) {
+  const own = answer?.zones.find((z) => z.id === zone.id) ?? null;
+  const said = useActionForm(doors.setZoneRole, () => {});
+  const laying = useQuiltSo(quiltId, zone);
+  return (
+    <section aria-label={`Zone ${zone.letter}, ${zone.name}`} className="mt-5 border-t-2 border-ink pt-2">
+      <div className="flex flex-wrap items-end gap-4">
+        <h3 className="flex-1 text-20">
+          Zone {zone.letter}, {zone.name}
+          <span className="ml-3 text-15 font-normal text-ink2">
+            now {techniques.get(zone.technique).label}
+            {techniques.get(zone.technique).density.kind === 'spacing' && `, ${zone.spacingIn} in spacing`}
+          </span>
+        </h3>
+        <div className="w-[190px]">
+          <Field id="zone-role" label="It is">
+            <select
+              id="zone-role"
+              value={role}
+              onChange={(e) => said.send({ zoneId: zone.id, role: e.target.value })}
+              className="min-h-11 w-full rounded border border-rule bg-cloth px-3 text-16"
+            >
+              {ROLES.map((r) => (
+                <option key={r} value={r}>
+                  {ROLE_LABEL[r]}
+                </option>
+              ))}
+            </select>
+          </Field>
+        </div>
+      </div>
+      <Problems problems={[...said.problems, ...laying.problems]} />
+      {own && answer && (
+        <Picks
+          {...picks}
+          shape={zone.geometry}
+          answer={own}
+          patterned={answer.patterned}
+          patterns={patterns}
+          lay={(p) => laying.withPattern(p.patternId, layoutOf({ spacingIn: p.widthIn }))}
+          busy={busy || laying.pending}
+        />
+      )}
+    </section>
   );
 }
 

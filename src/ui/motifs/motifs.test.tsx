@@ -2,19 +2,24 @@ import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { doors } from '@/actions/doors';
 import { rect } from '@/core/geometry/polygon';
-import { motifs, type MotifsAnswer } from '@/core/motifs/motifs';
+import { motifs } from '@/core/motifs/motifs';
+import { patternPicks } from '@/core/motifs/pattern-picks';
 import type { MotifsRequest } from '@/core/motifs/request';
 import { shapeNumbers } from '@/core/motifs/zone-shape';
 import { aZone, lastSent } from '@/ui/testing/studio';
 import { fill } from '@/ui/testing/fill';
+import type { MotifsAsked, MotifsTold } from '@/workers/motifs.worker';
 import { MotifsScreen } from './MotifsScreen';
 
 // The worker's answer, worked out here.
 let asked: MotifsRequest | null = null;
 jest.mock('./use-motifs', () => ({
-  useMotifs: (request: MotifsRequest): { answer: MotifsAnswer; problem: null } => {
+  useMotifs: ({ request, zoneId, patterns }: MotifsAsked): { answer: MotifsTold; problem: null } => {
     asked = request;
-    return { answer: motifs(request), problem: null };
+    return {
+      answer: { ...motifs(request), patterned: patternPicks(request, zoneId, patterns) },
+      problem: null,
+    };
   },
 }));
 
@@ -23,6 +28,32 @@ const zones = [
   aZone({ id: 'zone-a', letter: 'A', name: 'Border', geometry: square(0, 0, 60, 8), version: 3 }),
   aZone({ id: 'zone-b', letter: 'B', name: 'Centre', geometry: square(0, 8, 60, 52), version: 5 }),
 ];
+/** A pattern that suits a border, and one that leaves more open than any batting allows. */
+const SWELL = {
+  id: 'pattern-swell',
+  name: 'Long swell',
+  words: 'sea, calm',
+  widthIn: 6,
+  unit: {
+    runs: [
+      [
+        [0, 0.2],
+        [0.5, 0.4],
+        [1, 0.2],
+      ] as const,
+    ],
+    heightShare: 0.5,
+    goesOn: true,
+  },
+  measured: { lengthIn: 24, minRadiusIn: 0.5, largestGapIn: 1 },
+};
+const GALE = {
+  ...SWELL,
+  id: 'pattern-gale',
+  name: 'Open gale',
+  unit: { ...SWELL.unit, heightShare: 0.05 },
+  measured: { ...SWELL.measured, largestGapIn: 40 },
+};
 const show = () =>
   render(
     <MotifsScreen
@@ -39,6 +70,7 @@ const show = () =>
         })),
         neighbours: [{ a: 'zone-a', b: 'zone-b', seamIn: 60 }],
       }}
+      patterns={[SWELL, GALE]}
     />,
   );
 
@@ -82,4 +114,18 @@ test('what a zone is can be said otherwise', async () => {
   show();
   await userEvent.selectOptions(screen.getByLabelText('It is'), 'negative space');
   expect(lastSent(doors.setZoneRole)).toMatchObject({ zoneId: 'zone-a', role: 'space' });
+});
+
+test('a pattern of the studio stands among the picks; it is laid as wide as it was weighed', async () => {
+  show();
+  const picks = screen.getByRole('region', { name: 'Zone A, Border' });
+  await userEvent.click(within(picks).getByRole('button', { name: 'Use Long swell' }));
+  const { picks: weighed } = patternPicks(asked!, 'zone-a', [SWELL]);
+  expect(lastSent(doors.quiltPattern)).toMatchObject({
+    zoneId: 'zone-a',
+    version: 3,
+    patternId: 'pattern-swell',
+    widthIn: weighed[0]!.widthIn,
+  });
+  expect(within(picks).queryByRole('button', { name: 'Use Open gale' })).toBeNull();
 });

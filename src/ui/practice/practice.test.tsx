@@ -46,7 +46,9 @@ const aRun = (part: Partial<PracticeRun> = {}): PracticeRun => ({
   ...part,
 });
 const show = (part: Partial<Parameters<typeof PracticeScreen>[0]> = {}) =>
-  render(<PracticeScreen now={0} machine={machine} drillId="line" runs={[]} compared={null} {...part} />);
+  render(
+    <PracticeScreen now={0} machine={machine} drillId="line" runs={[]} compared={null} sent={[]} {...part} />,
+  );
 
 /** Draws along a line on the field. */
 function draw(line: readonly XY[]) {
@@ -122,4 +124,32 @@ describe('so far', () => {
     show({ runs: [aRun(), aRun({ id: 'b' }), aRun({ id: 'c' })] });
     expect(screen.getByRole('region', { name: 'Your usual speed' })).toHaveTextContent('2.0 in/s');
   });
+});
+
+test('what the machine sent is judged as if it was drawn, begun where the drill begins', async () => {
+  const line = pathOf(DRILLS.get('line').line);
+  const frames = line.map(({ tMs, xIn, yIn }, i) => ({
+    t: tMs + 500,
+    x: xIn + 30,
+    y: yIn + 12,
+    v: i === 0 ? 0 : 2,
+    rate: 1200,
+    n: i,
+  }));
+  const still = { ...frames[0]!, t: 0, v: 0 };
+  show({
+    sent: [{ id: 's1', machine: 'stand-in longarm', beganAt: new Date(), frames: [still, ...frames] }],
+  });
+  await userEvent.click(screen.getByRole('button', { name: /Judge what came at/ }));
+  await userEvent.click(await screen.findByRole('button', { name: 'Keep this one' }));
+  const sent = lastSent(doors.keepPractice) as { path: { xIn: number; yIn: number }[] };
+  expect(judge('line', { machine, mode: 'idling', spi: 10, path: sent.path as never }).offIn).toBeLessThan(
+    0.1,
+  );
+});
+test('a machine that stood still has sewn no drill, and the page says so', async () => {
+  const frames = Array.from({ length: 30 }, (_, i) => ({ t: 50 * i, x: 3, y: 3, v: 0, rate: 0, n: 0 }));
+  show({ sent: [{ id: 's1', machine: '', beganAt: new Date(), frames }] });
+  await userEvent.click(screen.getByRole('button', { name: /Judge what came at/ }));
+  expect(screen.getByRole('alert')).toHaveTextContent('Nothing was sewn');
 });

@@ -12,11 +12,12 @@ export const metadata = { title: 'What to quilt' };
 export default async function MotifsPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props);
   const { quilt, zones } = view;
-  const [rulers, preferences, past, hand] = await Promise.all([
+  const [rulers, preferences, past, hand, patterns] = await Promise.all([
     ask.readRulers(),
     ask.readPreferences(),
     ask.readPastMotifs(),
     ask.readHand(),
+    ask.readPatterns(),
   ]);
   const bare = zones.filter((z) => z.fabrics.length === 0);
   return (
@@ -31,6 +32,14 @@ export default async function MotifsPage(props: QuiltPageProps) {
           zones={zones}
           zoneId={zone.id}
           base={motifsRequest(view, machine, rulers, preferences!, past, hand)}
+          patterns={patterns.map(({ id, name, words, widthIn, unit, measured }) => ({
+            id,
+            name,
+            words,
+            widthIn,
+            unit,
+            measured,
+          }))}
         />
       )}
     </QuiltFrame>

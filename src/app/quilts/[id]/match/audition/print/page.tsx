@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { ask } from '@/actions/queries';
-import { drawWay, PATTERNED } from '@/core/audition/way';
+import { drawWay } from '@/core/audition/way';
+import { PATTERNED } from '@/core/pattern/lay';
 import { fullSize } from '@/core/audition/full-size';
 import { attempt } from '@/core/notes';
 import { PAPERS } from '@/core/ruler/marking-strip';
