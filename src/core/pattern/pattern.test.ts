@@ -108,7 +108,7 @@ describe('length, size and starts', () => {
     ['width="100%" height="2in" viewBox="0 0 4 2"', 1],
     ['width="2.54cm" viewBox="0 0 2 2"', 0.5],
     ['width="96px" viewBox="0 0 96 96"', 1 / 96],
-    ['width="72pt"', 1 / 72],
+    ['width="72pt"', 1 / 96],
   ])('%s: a unit is %d in', (root, unit) => {
     expect(path('M0 0L12 0', root).lengthIn).toBeCloseTo(12 * unit, 6);
   });

@@ -9,8 +9,9 @@ import { mmToIn } from '../units/length';
 import { GAP_CELLS, largestGap } from './largest-gap';
 import { nearShare, spotsOf } from './nearness';
 import { readDxf } from './read-dxf';
+import { joined, JOINED_IN } from './joined';
 import { readSvg } from './read-svg';
-import { apart, type Drawing, endOf, type Piece, reversed, startOf, type Stroke } from './stroke';
+import { apart, type Drawing, endOf, type Piece, startOf, type Stroke } from './stroke';
 import { trace, type Trace } from './trace';
 
 export interface PatternRequest {
@@ -44,8 +45,6 @@ export interface Pattern {
 
 /** Flattened well within a tenth of a millimetre, so that lengths are right to a few parts in ten thousand. */
 const TOLERANCE_IN = mmToIn(0.02);
-/** Runs that end and begin so close are sewn without lifting. */
-const JOINED_IN = mmToIn(0.5);
 /** A corner is a point when its two sides enclose less than this. */
 const POINT = Math.PI / 3;
 /** What is flatter than this is straight. */
@@ -195,32 +194,6 @@ function scales({ widthIn, heightIn }: PatternRequest, across: number, down: num
     );
   return [sx, sy] as const;
 }
-
-/** Strokes that go on where the last one ended are one run, whichever way they were drawn. */
-function joined(strokes: readonly Stroke[]): Stroke[] {
-  const out: Stroke[] = [];
-  for (const next of strokes) {
-    const last = out.at(-1);
-    const [a, b] = [startOf(next.pieces[0]!), endOf(next.pieces.at(-1)!)];
-    const link = (run: Stroke, stroke: Stroke) => {
-      const whole = { pieces: [...run.pieces, ...stroke.pieces], closed: false };
-      out[out.length - 1] = { ...whole, closed: isLoop(whole) };
-    };
-    if (!last || last.closed || next.closed) {
-      out.push(next);
-      continue;
-    }
-    const [first, end] = [startOf(last.pieces[0]!), endOf(last.pieces.at(-1)!)];
-    if (apart(end, a) <= JOINED_IN) link(last, next);
-    else if (apart(end, b) <= JOINED_IN) link(last, reversed(next));
-    else if (last.pieces.length === 1 && apart(first, a) <= JOINED_IN) link(reversed(last), next);
-    else if (last.pieces.length === 1 && apart(first, b) <= JOINED_IN) link(reversed(last), reversed(next));
-    else out.push(next);
-  }
-  return out;
-}
-const isLoop = ({ pieces }: Stroke) =>
-  pieces.length > 1 && apart(startOf(pieces[0]!), endOf(pieces.at(-1)!)) <= 1e-6;
 
 /** The radius below which a twentieth of the curved length lies. */
 function tightest(bends: Trace['bends']): number | null {

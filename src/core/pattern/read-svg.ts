@@ -174,7 +174,8 @@ function unitOf({ width, height, viewBox, preserveAspectRatio }: Record<string, 
     .map(Number);
   const units = [across && w! > 0 ? inches(across) / w! : null, down && h! > 0 ? inches(down) / h! : null];
   const known = units.filter((u) => u !== null);
-  if (known.length === 0) return INCHES[first[2]!.toLowerCase()]!;
+  // Without a view box a unit is a pixel, whatever the page is measured in (SVG 2, §8.2).
+  if (known.length === 0) return INCHES.px!;
   return /none/.test(preserveAspectRatio ?? '') ? known[0]! : Math.min(...known);
 }
 
@@ -228,10 +229,11 @@ function strokesOf(d: string, transform: string): Stroke[] {
     strokes.push({ pieces: [], closed: false });
     return strokes.at(-1)!;
   };
+  // Arcs become curves before they are moved: turned over as arcs, the library draws them the wrong way round.
   path
+    .unarc()
     .transform(transform)
     .abs()
-    .unarc()
     .unshort()
     .iterate(([command, ...p]) => {
       const to: XY = [p.at(-2) ?? 0, p.at(-1) ?? 0];

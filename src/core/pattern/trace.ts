@@ -17,18 +17,40 @@ const MOST_STEPS = 400;
 
 /** A stroke flattened so that no chord leaves its curve by more than `tolerance`. */
 export function trace({ pieces, closed }: Stroke, tolerance: number): Trace {
-  const out: Trace = { points: [startOf(pieces[0]!)], closed, bends: [], corners: [] };
+  const out: Tracing = { points: [startOf(pieces[0]!)], closed, bends: [], corners: [], joints: [] };
   for (const [i, piece] of pieces.entries()) {
     if (piece.length === 2) out.points.push(piece[1]);
     else follow(piece, tolerance, out);
     const next = pieces[i + 1] ?? (closed ? pieces[0] : undefined);
     if (next) meet(piece, next, out);
   }
-  return out;
+  endJoints(out);
+  const { points, bends, corners } = out;
+  return { points, closed, bends, corners };
+}
+
+/** A trace while it is made, with the joints of the short lines a curve is drawn with, one after another. */
+interface Tracing extends Trace {
+  joints: { turn: number; length: number }[];
+}
+
+/** So many joints to each side tell of a bend: coordinates are rounded, and one turn alone is mostly that. */
+const BESIDE = 3;
+
+/** The joints so far are a curve: each bends as those about it do together. */
+function endJoints(out: Tracing) {
+  const { joints } = out;
+  joints.forEach(({ length }, i) => {
+    const about = joints.slice(Math.max(0, i - BESIDE), i + BESIDE + 1);
+    const turn = Math.abs(about.reduce((sum, j) => sum + j.turn, 0)) / about.length;
+    const mean = about.reduce((sum, j) => sum + j.length, 0) / about.length;
+    if (turn > 1e-6) out.bends.push({ radius: mean / (2 * Math.tan(turn / 2)), length });
+  });
+  out.joints = [];
 }
 
 /** Points along a cubic curve, and the radius of each bit of it. */
-function follow(curve: Piece & { length: 4 }, tolerance: number, out: Trace) {
+function follow(curve: Piece & { length: 4 }, tolerance: number, out: Tracing) {
   const [a, b, c, d] = curve as readonly [XY, XY, XY, XY];
   const second = (p: XY, q: XY, r: XY) => Math.hypot(p[0] - 2 * q[0] + r[0], p[1] - 2 * q[1] + r[1]);
   const bend = 6 * Math.max(second(a, b, c), second(b, c, d));
@@ -56,15 +78,17 @@ function follow(curve: Piece & { length: 4 }, tolerance: number, out: Trace) {
 }
 
 /** How two pieces meet: in a corner, or as two of the short lines a curve is drawn with. */
-function meet(one: Piece, next: Piece, out: Trace) {
+function meet(one: Piece, next: Piece, out: Tracing) {
   const [u, v] = [heading([...one].reverse()), heading(next)];
   if (!u || !v) return;
   // The first looks back from the meeting.
-  const turn = Math.abs(Math.atan2(u[1] * v[0] - u[0] * v[1], -(u[0] * v[0] + u[1] * v[1])));
-  if (turn > CORNER) out.corners.push(turn);
-  else if (one.length === 2 && next.length === 2 && turn > 1e-6) {
+  const turn = Math.atan2(u[1] * v[0] - u[0] * v[1], -(u[0] * v[0] + u[1] * v[1]));
+  const isJoint = one.length === 2 && next.length === 2 && Math.abs(turn) <= CORNER;
+  if (!isJoint) endJoints(out);
+  if (Math.abs(turn) > CORNER) out.corners.push(Math.abs(turn));
+  else if (isJoint) {
     const length = (apart(startOf(one), endOf(one)) + apart(startOf(next), endOf(next))) / 2;
-    out.bends.push({ radius: length / (2 * Math.tan(turn / 2)), length });
+    out.joints.push({ turn, length });
   }
 }
 

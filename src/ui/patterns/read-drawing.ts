@@ -8,6 +8,8 @@ export type ReadDrawing =
 
 /** The largest drawing that is read, bytes: larger ones are scans, or made of something else than lines. */
 const LARGEST = 4_000_000;
+/** Remarks before a DXF drawing are looked through so far. */
+const LONGEST_REMARK = 20_000;
 
 /** The text of a drawing file, by what it holds and not by what it is called; or in words why it is none. */
 export async function fileText(file: Blob & { name: string }): Promise<ReadDrawing> {
@@ -23,9 +25,10 @@ export async function fileText(file: Blob & { name: string }): Promise<ReadDrawi
     const { svg, ...given } = shared;
     return { ok: true, source: { svg }, given };
   }
-  const head = text.slice(0, 4000).toLowerCase();
-  if (head.includes('<svg')) return { ok: true, source: { svg: text } };
-  if (/^\s*(999[\s\S]*?)?0\s*\r?\n\s*section/u.test(head)) return { ok: true, source: { dxf: text } };
+  // A licence or a document type may stand before the drawing, however long.
+  if (/<svg[\s>]/iu.test(text)) return { ok: true, source: { svg: text } };
+  if (/^\s*(999[\s\S]*?)?0\s*\r?\n\s*section/u.test(text.slice(0, LONGEST_REMARK).toLowerCase()))
+    return { ok: true, source: { dxf: text } };
   return {
     ok: false,
     message: `${file.name} is neither an SVG nor a DXF drawing, nor a pattern that was given away.`,
