@@ -6,6 +6,7 @@ import { ROLE_LABEL, type Role, ROLES } from '@/core/motifs/motif-table';
 import type { ProposalAnswer } from '@/core/motifs/motifs';
 import { LEVELS, type Level, type MotifsRequest } from '@/core/motifs/request';
 import { techniques } from '@/core/tables/techniques';
+import { rulerText } from '@/core/units/length-text';
 import type { Zone } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Field, TextField } from '@/ui/kit/Field';
@@ -274,7 +275,7 @@ function Proposal({
               <b className="w-5 font-semibold">{zone.letter}</b>
               <span className="flex-1">
                 {techniques.get(z.technique).label}
-                {z.spacingIn !== null && <span className="text-ink2">, {z.spacingIn} in</span>}
+                {z.spacingIn !== null && <span className="text-ink2">, {rulerText(z.spacingIn)}</span>}
               </span>
               <span className="text-ink2">{z.minutes >= 1 ? hours(z.minutes) : ''}</span>
             </li>

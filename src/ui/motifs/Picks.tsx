@@ -6,6 +6,7 @@ import type { Pick, ZoneAnswer } from '@/core/motifs/motifs';
 import type { OfferedPattern, PatternPick, PatternPicks } from '@/core/motifs/pattern-picks';
 import type { PatternUnit } from '@/core/pattern/lay';
 import { techniques } from '@/core/tables/techniques';
+import { rulerText } from '@/core/units/length-text';
 import { Button } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { HeadRow } from '@/ui/kit/HeadRow';
@@ -27,7 +28,6 @@ const minutes = ({ low, mid, high }: { low: number; mid: number; high: number })
   mid < 1 ? '' : `${Math.round(mid)} min (${Math.round(low)} to ${Math.round(high)})`;
 const labelOf = (technique: string) => techniques.get(technique).label;
 const isPattern = (p: Pick): p is PatternPick => 'patternId' in p;
-const inch = (n: number) => `${Number(n.toFixed(2))} in`;
 
 /** So much worse than the best a pattern may be, and still stand in the list; and so many of them. */
 const WITHIN = 1;
@@ -154,7 +154,7 @@ function TechniqueRow({
         {label}
         <ZoneDrawing id={id} shape={shape} technique={p.technique} spacingIn={p.spacingIn} />
       </td>
-      <td className="py-2 pr-3 whitespace-nowrap">{p.spacingIn === null ? '' : `${p.spacingIn} in`}</td>
+      <td className="py-2 pr-3 whitespace-nowrap">{p.spacingIn === null ? '' : rulerText(p.spacingIn)}</td>
       <Worth pick={p} />
       <td className="py-1.5 text-right whitespace-nowrap">
         <button
@@ -197,8 +197,8 @@ function PatternRow({
         <UnitDrawing unit={pattern.unit} />
       </td>
       <td className="py-2 pr-3 whitespace-nowrap">
-        {inch(p.widthIn)} wide
-        <span className="block text-13 text-ink2">rows of {inch(p.rowIn)}</span>
+        {rulerText(p.widthIn)} wide
+        <span className="block text-13 text-ink2">rows of {rulerText(p.rowIn)}</span>
       </td>
       <Worth pick={p} />
       <td className="py-1.5 text-right whitespace-nowrap">
