@@ -1,4 +1,6 @@
 import 'reflect-metadata';
+import { beforeFrame, daysAfter, type TableWork, tableWeek } from '@/core/calendar/table';
+import { type Task, TASKS } from '@/core/tables/tasks';
 import { IsArray } from 'class-validator';
 import { format } from 'date-fns';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
@@ -16,6 +18,7 @@ import { readBattings, readFabrics } from '@/data/cloths';
 import { readRulers } from '@/data/rulers';
 import type { Quilt, Zone } from '@/data/types';
 import { jobsOf } from './calendar';
+import { taskSize } from './tasks';
 import type { Context } from './context';
 import { planOf } from './plan';
 import { motifStudio, readPastMotifs } from './motifs';
@@ -164,24 +167,37 @@ export async function askDay(context: Context, input: unknown): Promise<Result<A
   }
 }
 
+/** What a studio usually does of a quilt at its table, before anything was agreed. */
+function usualWork(quilt: Quilt): TableWork {
+  const size = taskSize(quilt);
+  const hours = (when: Task['when']) =>
+    TASKS.rows.filter((t) => t.usual && t.when === when).reduce((sum, t) => sum + t.minutes(size) / 60, 0);
+  return { beforeHours: hours('before'), afterHours: hours('after'), driesDays: 0 };
+}
+
 /** The day of a quilt that is not there yet, among those that wait. */
 function dayFor(
   form: AskForm,
   quilt: Quilt,
   zones: Zone[],
   machine: Room['machines'][number],
-  { preferences, belief, waiting }: Room,
+  room: Room,
 ): AskedDay {
+  const { preferences, belief } = room;
   const { left } = planOf({ quilt, zones, setups: new Map(), shelf: [] }, machine, preferences, belief);
   const today = dayNumber(quilt.takenInOn);
-  const jobs = jobsOf(waiting, today);
+  const jobs = jobsOf(room, today);
   const onFrame = new Set(jobs.filter((j) => j.quilt.onFrameSince !== null).map((j) => j.id));
+  const week = tableWeek(preferences.dayHours, preferences.tableHours);
+  const work = usualWork(quilt);
+  const before = beforeFrame([...jobs.map((j) => j.table), work], week, today).at(-1);
   const job = {
     id: quilt.id,
     machineId: machine.id,
-    fromDay: today,
+    fromDay: before?.readyDay ?? today,
     steps: left,
     dueDay: dayNumber(form.dueOn),
+    afterDays: daysAfter(work, week),
   };
   const offer = offerDay(jobs, job, onFrame, preferences.dayHours, today, belief);
   const nameOf = new Map(jobs.map((j) => [j.id, j.quilt.name]));

@@ -1,6 +1,5 @@
 import { dateOfDay, dayNumber, isoDay } from '@/core/calendar/days';
 import { midHours, minutesKnown } from '@/core/hours/known';
-import { schedule } from '@/core/calendar/promise';
 import { passesDone } from '@/core/plan/begun';
 import { spoolBands } from '@/core/rack/bands';
 import {
@@ -17,7 +16,7 @@ import type { Known } from '@/core/source/known';
 import { readOpenFaults } from '@/data/faults';
 import type { Sql } from '@/data/sql';
 import type { Cone, Fault, Preferences, Quilt, Zone } from '@/data/types';
-import { jobsOf } from './calendar';
+import { laid } from './calendar';
 import { readWaiting, type Waiting, type WaitingRoom } from './waiting';
 import { zoneState } from './quilt-view';
 
@@ -35,8 +34,12 @@ export interface RackView {
 }
 
 /** Everything on the Rack, worked out for a day. Null when there is no studio. */
-export async function readRackView(sql: Sql, today: Date): Promise<RackView | null> {
-  const [room, openFaults] = await Promise.all([readWaiting(sql), readOpenFaults(sql)]);
+export async function readRackView(
+  sql: Sql,
+  today: Date,
+  known?: WaitingRoom | null,
+): Promise<RackView | null> {
+  const [room, openFaults] = await Promise.all([known ?? readWaiting(sql), readOpenFaults(sql)]);
   if (!room) return null;
   const { preferences, cones, belief } = room;
   const day = dayNumber(isoDay(today));
@@ -59,18 +62,16 @@ export async function readRackView(sql: Sql, today: Date): Promise<RackView | nu
 }
 
 /** Every promise with its chance, from the calendar; the least sure first. */
-function promisesOf({ waiting, preferences, belief }: WaitingRoom, today: number): PromiseOf[] {
-  const jobs = jobsOf(waiting, today);
-  return schedule(jobs, preferences.dayHours, today, belief)
-    .map((s, i) => ({
-      id: s.id,
-      name: jobs[i]!.quilt.name,
-      dueOn: jobs[i]!.quilt.dueOn,
-      chance: s.chance,
-      sureOn: dateOfDay(s.sureDay),
+const promisesOf = (room: WaitingRoom, today: number): PromiseOf[] =>
+  laid(room, today)
+    .map(({ id, quilt, chance, sureDay }) => ({
+      id,
+      name: quilt.name,
+      dueOn: quilt.dueOn,
+      chance,
+      sureOn: dateOfDay(sureDay),
     }))
     .sort((a, b) => a.chance - b.chance);
-}
 
 function describe(
   { quilt, zones, work, share, setups, steps }: Waiting,

@@ -3,7 +3,6 @@ import { format } from 'date-fns';
 import Papa from 'papaparse';
 import { planBacking } from '@/core/backing/backing';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
-import { schedule } from '@/core/calendar/promise';
 import { attempt } from '@/core/notes';
 import { needleLife } from '@/core/needle/life';
 import { type Claim, type ShoppingLine, shoppingList } from '@/core/shelf/shopping';
@@ -16,14 +15,14 @@ import { readPrepared } from '@/data/prepared';
 import { markShopping, readShoppingMarks, type ShoppingMark } from '@/data/shopping';
 import type { Sql } from '@/data/sql';
 import type { Preferences } from '@/data/types';
-import { jobsOf } from './calendar';
+import { laid } from './calendar';
 import type { Context } from './context';
 import { usualOf } from './prepared';
 import { needleKey } from './quilt-work';
 import { done, type Result } from './result';
 import { FormKey, Maybe, OneOf, Words } from './rules';
 import { save } from './save';
-import { readWaiting, type Waiting } from './waiting';
+import { readWaiting, type Waiting, type WaitingRoom } from './waiting';
 import { coneName } from './zone-brief';
 
 export interface ListedLine extends Omit<ShoppingLine, 'neededDay' | 'orderDay'> {
@@ -82,23 +81,26 @@ async function layersOf(sql: Sql, { quilt }: Waiting, preferences: Preferences):
 }
 
 /** What is to be bought, wound or cut for everything that waits; null when there is no studio. */
-export async function readShopping(sql: Sql, now: Date): Promise<ListedLine[] | null> {
-  const room = await readWaiting(sql);
+export async function readShopping(
+  sql: Sql,
+  now: Date,
+  known?: WaitingRoom | null,
+): Promise<ListedLine[] | null> {
+  const room = known ?? (await readWaiting(sql));
   if (!room) return null;
-  const { preferences, belief } = room;
+  const { preferences } = room;
   const today = dayNumber(format(now, 'yyyy-MM-dd'));
   const [tray, drawer, marks] = await Promise.all([
     readBobbins(sql),
     readNeedles(sql),
     readShoppingMarks(sql),
   ]);
-  const jobs = jobsOf(room.waiting, today);
   const byId = new Map(room.waiting.map((w) => [w.quilt.id, w]));
-  const laid = schedule(jobs, preferences.dayHours, today, belief).sort((a, b) => a.startDay - b.startDay);
+  const inOrder = laid(room, today).sort((a, b) => a.startDay - b.startDay);
   const left = (of: ReadonlyMap<string, number>, share: number) =>
     new Map([...of].map(([id, m]) => [id, m * (1 - share)]));
   const claims = await Promise.all(
-    laid.map(async (s): Promise<Claim> => {
+    inOrder.map(async (s): Promise<Claim> => {
       const w = byId.get(s.id)!;
       return {
         quilt: w.quilt.name,

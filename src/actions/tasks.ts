@@ -45,6 +45,7 @@ export interface QuiltTask {
   task: string;
   label: string;
   when: Task['when'];
+  driesDays: number;
   minutes: Range;
   /** From so many times this studio timed it; 0: the usual minutes. */
   times: number;
@@ -80,6 +81,7 @@ export async function readTasks(
             task: t.id,
             label: t.label,
             when: t.when,
+            driesDays: t.driesDays,
             minutes: taskMinutes(t.id, size, factors),
             times: factors.get(t.id)?.times ?? 0,
             state: clock?.state ?? 'open',

@@ -1,7 +1,6 @@
 import { format } from 'date-fns';
 import ical from 'ical-generator';
 import { dateOfDay, dayNumber } from '@/core/calendar/days';
-import { schedule } from '@/core/calendar/promise';
 import type { CareDue } from '@/core/care/due';
 import { CARE } from '@/core/care/items';
 import { midHours, minutesKnown } from '@/core/hours/known';
@@ -10,11 +9,11 @@ import { dayOf, TODAY_LABEL, type TodayLine } from '@/core/today/day';
 import { readConditionsWaiting } from '@/data/conditions';
 import type { Sql } from '@/data/sql';
 import type { Machine, Preferences } from '@/data/types';
-import { jobsOf } from './calendar';
+import { laid } from './calendar';
 import { type MachineCare, readCare } from './care';
 import { readRackView } from './rack';
 import { readShopping } from './shopping';
-import { type QuiltTask, readTasks } from './tasks';
+import type { QuiltTask } from './tasks';
 import { readWaiting, type Waiting, type WaitingRoom } from './waiting';
 
 export interface TodayView {
@@ -24,7 +23,11 @@ export interface TodayView {
   /** Left for another day. */
   more: number;
   /** Work away from the frame, by quilt, the one that goes on first; what is done today too. */
-  table: { quilt: { id: string; name: string; client: string }; loads: string | null; tasks: QuiltTask[] }[];
+  table: {
+    quilt: { id: string; name: string; client: string };
+    loads: string | null;
+    tasks: readonly QuiltTask[];
+  }[];
   /** Hours at the table that wait for what goes on the frame within a week, and that a week has. */
   tableHours: { waiting: number; aWeek: number };
 }
@@ -36,20 +39,18 @@ const WITHIN_A_WEEK = 7;
 
 /** Everything a day at the studio asks for, in order; null when there is no studio. */
 export async function readToday(sql: Sql, now: Date): Promise<TodayView | null> {
-  const [room, rack, shopping, care, untold] = await Promise.all([
-    readWaiting(sql),
-    readRackView(sql, now),
-    readShopping(sql, now),
+  const room = await readWaiting(sql);
+  if (!room) return null;
+  const [rack, shopping, care, untold] = await Promise.all([
+    readRackView(sql, now, room),
+    readShopping(sql, now, room),
     readCare(sql, now),
     readConditionsWaiting(sql),
   ]);
-  if (!room || !rack) return null;
+  if (!rack) return null;
   const day = format(now, 'yyyy-MM-dd');
   const today = dayNumber(day);
-  const tasks = await readTasks(
-    sql,
-    room.waiting.map((w) => w.quilt),
-  );
+  const { tasks } = room;
   const starts = startsOf(room, today);
   const lines: TodayLine[] = [
     ...rack.hand
@@ -89,11 +90,8 @@ const line = (
 ): TodayLine => ({ kind, title, detail, minutes: null, ...rest });
 
 /** The day each quilt goes on the frame, as the calendar has it. */
-function startsOf({ waiting, preferences, belief }: WaitingRoom, today: number): Map<string, number> {
-  return new Map(
-    schedule(jobsOf(waiting, today), preferences.dayHours, today, belief).map((s) => [s.id, s.startDay]),
-  );
-}
+const startsOf = (room: WaitingRoom, today: number): Map<string, number> =>
+  new Map(laid(room, today).map((l) => [l.id, l.startDay]));
 
 /** What is due on the machines as the day begins, the most due of each first: what takes a minute with its own press. */
 function careLines(care: readonly MachineCare[]): TodayLine[] {
@@ -256,14 +254,14 @@ const handOver = ({ waiting }: WaitingRoom): TodayLine[] =>
     );
 
 /** Those tasks of a quilt that can be done now: before the frame until it is on it, after it once it is quilted. */
-const tasksNow = ({ quilt }: Waiting, tasks: readonly QuiltTask[]): QuiltTask[] =>
+const tasksNow = ({ quilt }: Waiting, tasks: readonly QuiltTask[]): readonly QuiltTask[] =>
   tasks.filter((t) =>
     t.when === 'before' ? !quilt.onFrameSince && quilt.sewn.length === 0 : quilt.step === 'hand-back',
   );
 
 function tableLines(
   room: WaitingRoom,
-  tasks: ReadonlyMap<string, QuiltTask[]>,
+  tasks: ReadonlyMap<string, readonly QuiltTask[]>,
   starts: ReadonlyMap<string, number>,
   today: number,
 ): TodayLine[] {
@@ -291,7 +289,7 @@ const MOST_AT_TABLE = 12;
 
 function tableOf(
   { waiting }: WaitingRoom,
-  tasks: ReadonlyMap<string, QuiltTask[]>,
+  tasks: ReadonlyMap<string, readonly QuiltTask[]>,
   starts: ReadonlyMap<string, number>,
 ): TodayView['table'] {
   return byStart(waiting, starts)

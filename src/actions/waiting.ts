@@ -16,6 +16,7 @@ import { keepLast } from './keep-last';
 import { type KeptShelf, keptShelf } from './kept-shelf';
 import { planOf, shareSewn } from './plan';
 import { quiltWork } from './quilt-work';
+import { type QuiltTask, readTasks } from './tasks';
 import { withTwins } from './twins';
 
 /** A quilt not yet handed back, with what is worked out of it. */
@@ -39,6 +40,8 @@ export interface WaitingRoom {
   shelf: KeptShelf;
   cones: ReadonlyMap<string, Cone>;
   belief: HoursBelief;
+  /** What is done before and after the frame, by quilt. */
+  tasks: ReadonlyMap<string, readonly QuiltTask[]>;
 }
 
 /** A quilt's plan is kept under its mark and the Workroom's; what hangs on the hours learned is reckoned from it each time. */
@@ -71,11 +74,17 @@ export async function readWaiting(sql: Sql): Promise<WaitingRoom | null> {
       kept.put(w.quilt.id, { marks: marks.get(w.quilt.id)!, value: w });
   }
   const waiting = rows.flatMap((r) => kept.get(r.id)?.value ?? []);
-  return { ...room, waiting: waiting.map((w) => asLearned(w, belief)) };
+  const tasks = await readTasks(
+    sql,
+    waiting.map((w) => w.quilt),
+  );
+  return { ...room, waiting: waiting.map((w) => asLearned(w, belief)), tasks };
 }
 
+type Room = Omit<WaitingRoom, 'waiting' | 'tasks'>;
+
 /** What every plan rests on besides its quilt. */
-async function readRoom(sql: Sql): Promise<Omit<WaitingRoom, 'waiting'> | null> {
+async function readRoom(sql: Sql): Promise<Room | null> {
   const [preferences, machines, shelf, belief] = await Promise.all([
     readPreferences(sql),
     readMachines(sql),
@@ -103,7 +112,7 @@ export async function readSteps(sql: Sql, quiltId: string): Promise<readonly Pla
 async function planAnew(
   sql: Sql,
   ids: readonly string[],
-  { preferences, machines, shelf, cones, belief }: Omit<WaitingRoom, 'waiting'>,
+  { preferences, machines, shelf, cones, belief }: Room,
 ): Promise<Waiting[]> {
   const [quilts, zones, setups] = await Promise.all([
     readQuilts(sql, ids),

@@ -1,4 +1,5 @@
 import { ask } from '@/actions/queries';
+import { tableWeek } from '@/core/calendar/table';
 import { CalendarScreen } from '@/ui/calendar/CalendarScreen';
 
 export const metadata = { title: 'Calendar' };
@@ -10,6 +11,7 @@ export default async function CalendarPage() {
       <CalendarScreen
         today={view.today}
         week={view.preferences.dayHours}
+        table={tableWeek(view.preferences.dayHours, view.preferences.tableHours)}
         machines={view.machines.map((m) => ({ id: m.id, name: m.name }))}
         jobs={view.jobs}
       />

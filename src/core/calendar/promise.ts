@@ -14,6 +14,8 @@ export interface Job {
   /** The steps that are left. */
   steps: readonly Step[];
   dueDay: number;
+  /** Days between the frame and the client: what is done at the table then, and what dries; 0 where nothing is said. */
+  afterDays?: number;
 }
 
 export interface Scheduled extends Omit<Job, 'steps'> {
@@ -23,7 +25,9 @@ export interface Scheduled extends Omit<Job, 'steps'> {
   /** Day it is done by, in the middle case and 8 times in 10. */
   endDay: number;
   sureDay: number;
-  /** Chance that it is done by the day promised, 1 % to 99 %. */
+  /** Day it is ready to be handed over, in the middle case. */
+  handDay: number;
+  /** Chance that it is ready by the day promised, 1 % to 99 %. */
   chance: number;
   overdue: boolean;
 }
@@ -139,8 +143,8 @@ export function offerDay(
   const before = schedule(jobs, week, today, belief);
   const chanceBy = (dueDay: number) => schedule([...jobs, { ...job, dueDay }], week, today, belief).at(-1)!;
   const turn = chanceBy(job.dueDay);
-  let [low, high] = [turn.endDay, turn.sureDay + 1];
-  while (chanceBy(high).chance < OFFER_CHANCE && high < turn.endDay + MOST_DAYS)
+  let [low, high] = [turn.handDay, turn.sureDay + (job.afterDays ?? 0) + 1];
+  while (chanceBy(high).chance < OFFER_CHANCE && high < turn.handDay + MOST_DAYS)
     [low, high] = [high, 2 * high - low + 1];
   while (low < high) {
     const mid = Math.floor((low + high) / 2);
@@ -189,8 +193,10 @@ export function schedule(
     const own = shownRange(withSteps(NO_MINUTES, steps, belief), belief);
     const middle = work ? Math.exp(work.mu) : 0;
     const endDay = dayAfterHours(base, middle, week);
-    const hours = hoursBetween(base, job.dueDay, week);
-    const chance = job.dueDay < base ? 0 : chanceDone(work, hours, hoursVariance(base, job.dueDay, week));
+    const { afterDays = 0 } = job;
+    const offDay = job.dueDay - afterDays;
+    const hours = hoursBetween(base, offDay, week);
+    const chance = offDay < base ? 0 : chanceDone(work, hours, hoursVariance(base, offDay, week));
     const startDay = before ? dayAfterHours(base, Math.exp(before.mu) + 1e-6, week) : base;
     queues.set(job.machineId, { day: endDay, base, queued: through });
     return {
@@ -198,6 +204,7 @@ export function schedule(
       hours: { low: own.low / 60, mid: own.mid / 60, high: own.high / 60 },
       startDay,
       endDay,
+      handDay: endDay + afterDays,
       sureDay: Math.max(endDay, dayForChance(work, base, endDay, week, 0.8)),
       chance: shownChance(chance),
       overdue: job.dueDay < today,

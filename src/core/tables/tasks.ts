@@ -23,11 +23,13 @@ export interface Task {
   range: readonly [number, number];
   /** Stands in an offer unless it is taken out. */
   usual: boolean;
+  /** Days it dries, when nobody works on it. */
+  driesDays: number;
 }
 
 const area = (q: TaskSize) => q.widthIn * q.lengthIn;
 const round = (q: TaskSize) => 2 * (q.widthIn + q.lengthIn);
-const USUAL = { range: [0.7, 1.4], usual: false } as const;
+const USUAL = { range: [0.7, 1.4], usual: false, driesDays: 0 } as const;
 const task = (own: Omit<Task, keyof typeof USUAL> & Partial<Task>): Task => ({ ...USUAL, ...own });
 
 export const TASKS = table<Task>('Task', [
@@ -142,6 +144,8 @@ export const TASKS = table<Task>('Task', [
     by: 'studio',
     minutes: (q) => 5 + area(q) / 400,
     range: [0.6, 1.7],
+    // Marks are soaked out: flat, it is dry the next day or the one after.
+    driesDays: 2,
   }),
   task({ id: 'pack', label: 'packing', when: 'after', by: 'studio', minutes: () => 10, usual: true }),
 ]);

@@ -16,6 +16,8 @@ const job = (part: Partial<CalendarJob> = {}): CalendarJob =>
     startDay: today + 1,
     endDay: today + 4,
     sureDay: today + 6,
+    handDay: today + 5,
+    table: { beforeHours: 1.5, afterHours: 2, driesDays: 0, before: { fromDay: today, readyDay: today } },
     dueDay: today + 9,
     chance: 0.93,
     overdue: false,
@@ -36,6 +38,7 @@ const show = (...jobs: CalendarJob[]) =>
     <CalendarScreen
       today={today}
       week={[6, 6, 6, 6, 6, 0, 0]}
+      table={[2, 2, 2, 2, 2, 0, 0]}
       machines={[{ id: 'machine-1', name: 'The Long Arm' }]}
       jobs={jobs}
     />,
@@ -47,7 +50,12 @@ test('each quilt says when it is done, when it is promised, and how likely that 
   const frame = screen.getByRole('region', { name: 'The Long Arm' });
   expect(frame).toHaveTextContent('due Fri 4 Dec: 93 % · 11.5 h');
   expect(bar()).toHaveAccessibleName('Harbour Lights: 26 Nov to 29 Nov; arrows move it, Enter opens');
-  expect(screen.getByText(/30 hours at the frame a week/)).toBeInTheDocument();
+  expect(screen.getByText(/30 hours at the frame a week, 10 at the table/)).toBeInTheDocument();
+  const table = screen.getByRole('region', { name: 'At the table' });
+  expect(table).toHaveTextContent('1.5 h before, 2.0 h after');
+  expect(
+    within(table).getByRole('img', { name: 'Harbour Lights, after the frame: 29 Nov to 30 Nov' }),
+  ).toBeVisible();
 });
 test.each([
   [0.79, /1 promise is less sure than 8 in 10/],
@@ -78,7 +86,9 @@ test('opened, its dates can be changed; a promise left alone is not sent', async
   bar().focus();
   await userEvent.keyboard('{Enter}');
   const dialog = screen.getByRole('dialog', { name: 'Harbour Lights' });
-  expect(dialog).toHaveTextContent('Likely done Sun 29 Nov, 8 times in 10 by Tue 1 Dec.');
+  expect(dialog).toHaveTextContent(
+    'Likely off the frame Sun 29 Nov, 8 times in 10 by Tue 1 Dec; ready to hand over Mon 30 Nov.',
+  );
   await fill(within(dialog).getByLabelText(/^May begin/), '2026-12-01');
   await userEvent.click(within(dialog).getByRole('button', { name: 'Lay it so' }));
   expect(lastSent(doors.setDays)).toMatchObject({ startsOn: '2026-12-01', dueOn: null });

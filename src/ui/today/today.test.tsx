@@ -12,6 +12,7 @@ const task = (part: Partial<QuiltTask> = {}): QuiltTask => ({
   task: 'trim',
   label: 'trimming',
   when: 'after',
+  driesDays: 0,
   minutes: { low: 9, mid: 13, high: 18 },
   times: 0,
   state: 'open',
