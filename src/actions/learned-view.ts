@@ -1,5 +1,5 @@
 import { ACTS, HAND } from '@/core/hours/factors';
-import type { EffectKind } from '@/core/learning/tension';
+import type { EffectKind, TensionLearning } from '@/core/learning/tension';
 import { techniques } from '@/core/tables/techniques';
 import { readBattings } from '@/data/cloths';
 import { readAllCones } from '@/data/cones';
@@ -45,6 +45,19 @@ const KIND_WORD = { machine: '', top: ', on top', bobbin: ', below', batting: ''
 /** What everything shares first, single threads last. */
 const ORDER: readonly EffectKind[] = ['machine', 'batting', 'needle', 'top', 'bobbin'];
 
+/** What the air does, for twenty points damper; said as well while it is too unsure to be reckoned with. */
+const airRow = ({ air }: TensionLearning): Effect[] =>
+  air
+    ? [
+        {
+          name: `air, 20 points damper${air.shown ? '' : ': not reckoned with yet'}`,
+          mean: air.mean,
+          sd: air.sd,
+          rests: air.searches,
+        },
+      ]
+    : [];
+
 /** Everything the page of what was learned shows, under the names of the studio's own things. */
 export async function readLearnedView(sql: Sql): Promise<LearnedView> {
   const [{ learning, searches }, hours, cones, machines, battings] = await Promise.all([
@@ -62,17 +75,20 @@ export async function readLearnedView(sql: Sql): Promise<LearnedView> {
   const out = new Set(learning.leftOut);
   const place = (kind: EffectKind) => ORDER.indexOf(kind);
   return {
-    tension: [...learning.effects]
-      .sort((a, b) => place(a.kind) - place(b.kind) || b.searches - a.searches)
-      .map((e) => ({
-        name:
-          e.kind === 'needle'
-            ? `needle Nm ${e.id}`
-            : `${names.get(e.id) ?? 'one that is gone'}${KIND_WORD[e.kind]}`,
-        mean: e.mean,
-        sd: e.sd,
-        rests: e.searches,
-      })),
+    tension: [
+      ...[...learning.effects]
+        .sort((a, b) => place(a.kind) - place(b.kind) || b.searches - a.searches)
+        .map((e) => ({
+          name:
+            e.kind === 'needle'
+              ? `needle Nm ${e.id}`
+              : `${names.get(e.id) ?? 'one that is gone'}${KIND_WORD[e.kind]}`,
+          mean: e.mean,
+          sd: e.sd,
+          rests: e.searches,
+        })),
+      ...airRow(learning),
+    ],
     held: learning.held,
     widening: learning.widening,
     searches: searches.map((s, i) => ({

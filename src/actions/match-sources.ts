@@ -166,7 +166,7 @@ let shelves = 0;
 const markOf = onceFor((_threads: readonly MatchThread[]) => ++shelves);
 
 /** What the core answers; a question that was asked just now, of the very same shelf, is not worked out again. */
-export function matchOnce(request: MatchRequest, learnedMark: number): MatchResult {
+export function matchOnce(request: MatchRequest, learnedMark: string): MatchResult {
   const { threads, ...rest } = request;
   const key = createHash('sha1')
     .update(`${learnedMark} ${markOf(threads)} ${JSON.stringify(rest)}`)

@@ -1,3 +1,4 @@
+import { stretchesOf } from '@/core/calendar/table';
 import sharp from 'sharp';
 import { thisContext } from './context';
 import { isSewn } from '@/core/plan/begun';
@@ -295,7 +296,9 @@ describe('the calendar', () => {
       if (i > 0) expect(j.startDay).toBeGreaterThanOrEqual(view.jobs[i - 1]!.startDay);
     }
     const ics = calendarIcs(view);
-    expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(2 * view.jobs.length);
+    const atTable = view.jobs.flatMap(stretchesOf);
+    expect(atTable.length).toBeGreaterThan(0);
+    expect(ics.match(/BEGIN:VEVENT/g)).toHaveLength(2 * view.jobs.length + atTable.length);
     expect(calendarCsv(view).split('\r\n')).toHaveLength(view.jobs.length + 1);
   });
   test('a day moved is kept, a promise in the past refused', async () => {

@@ -6,6 +6,7 @@ import {
   type TensionLearning,
 } from '@/core/learning/tension';
 import type { MatchRequest } from '@/core/match/request';
+import { readAirNow } from '@/data/air';
 import { readServicedSince } from '@/data/care';
 import { readSearches, setSearchLeftOut, type StoredSearch } from '@/data/searches';
 import type { Sql } from '@/data/sql';
@@ -27,8 +28,10 @@ function teaching(searches: readonly StoredSearch[]): (LearnedSearch & { of: Sto
 }
 
 export interface StudioTension {
-  /** Changes whenever anything is learned anew. */
-  mark: number;
+  /** Changes whenever anything is learned anew, and with the air where that matters. */
+  mark: string;
+  /** The air at each machine now, per cent, where the log shows that it matters. */
+  airNow: ReadonlyMap<string, number>;
   learning: TensionLearning;
   /** The searches it rests on, in the order of the fit's own indices. */
   searches: (LearnedSearch & { of: StoredSearch })[];
@@ -36,36 +39,38 @@ export interface StudioTension {
 
 let fits = 0;
 
-/** What the studio's finished searches say together. */
-export const readTensionLearning = (sql: Sql): Promise<StudioTension> =>
-  learnedFrom(sql, 'proof', async () => {
+/** What the studio's finished searches say together, for the air as it is now. */
+export async function readTensionLearning(sql: Sql): Promise<StudioTension> {
+  const { fit, ...known } = await learnedFrom(sql, 'proof', async () => {
     const [stored, serviced] = await Promise.all([readSearches(sql), readServicedSince(sql)]);
     const searches = teaching(stored);
-    return { mark: ++fits, learning: learnTension(searches, serviced), searches };
+    return { fit: ++fits, learning: learnTension(searches, serviced), searches };
   });
+  const airNow = known.learning.air?.shown ? await readAirNow(sql) : NO_AIR;
+  return { ...known, airNow, mark: `${fit} ${[...airNow].join(' ')}` };
+}
+const NO_AIR: ReadonlyMap<string, number> = new Map();
 
 /** The question with what was learned in it: each pair starts where the studio's own log says. */
 export function withLearned(
   request: MatchRequest,
-  { learning, searches }: StudioTension,
+  tension: StudioTension,
   quilt: Pick<Quilt, 'machineId' | 'battingId'>,
 ): MatchRequest {
-  if (searches.length === 0) return request;
+  if (tension.searches.length === 0) return request;
   return {
     ...request,
     learned: (pair) => {
-      const {
-        mean,
-        sd,
-        searches: on,
-      } = learning.predict({ ...pair, machineId: quilt.machineId, battingId: quilt.battingId });
+      const { machineId, battingId } = quilt;
+      const { mean, sd, searches: on } = guessOf(tension, { ...pair, machineId, battingId });
       return on > 0 ? { mean, sd } : undefined;
     },
   };
 }
 
 /** How the first guess of one set-up is known: from how many searches, and the rounds it is likely to take. */
-export const guessOf = ({ learning }: StudioTension, c: Combination) => learning.predict(c);
+export const guessOf = ({ learning, airNow }: StudioTension, c: Combination) =>
+  learning.predict({ ...c, humidityPct: airNow.get(c.machineId) });
 
 export class LeaveOutSearch {
   @FormKey() key!: string;

@@ -21,6 +21,17 @@ export async function readAirLately(sql: Sql, machineId: string, now: Date): Pro
   return row ?? null;
 }
 
+/** The air at every machine where it was noted of late, per cent. */
+export const readAirNow = async (sql: Sql): Promise<Map<string, number>> =>
+  new Map(
+    (
+      await sql<{ machineId: string; pct: number }[]>`
+    select distinct on (machine_id) machine_id, humidity_pct as pct from air_note
+    where humidity_pct is not null and at between now() - make_interval(hours => ${HOLDS_H}) and now()
+    order by machine_id, at desc`
+    ).map((r) => [r.machineId, r.pct]),
+  );
+
 /** What entries of a quilt's log noted of the air. */
 export const readAirByLog = (sql: Sql, quiltId: string): Promise<{ id: string }[]> => sql`
   select a.id from air_note a join log_entry e on e.id = a.id where e.quilt_id = ${quiltId}`;

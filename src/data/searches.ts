@@ -20,9 +20,13 @@ export const readSearches = (sql: Sql, most = 2000): Promise<StoredSearch[]> => 
     select p.setup_id, p.proven_at, p.ln_ratio_mean, p.ln_ratio_sd, p.left_out, coalesce(p.prior_ratio, s.ratio) as ratio,
       coalesce(p.prior_sd, s.ratio_sd) as ratio_sd, s.ratio_model,
       s.top_id, s.bobbin_id, s.needle_nm, q.machine_id, q.batting_id, q.id as quilt_id, q.name as quilt, z.id as zone_id,
-      z.letter, (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
+      a.humidity_pct, z.letter, (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
     from proof p join test_round own on own.id = p.round_id and own.sewn_with is null
     join setup s on s.id = p.setup_id join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id
+    left join lateral (select humidity_pct from air_note n
+      where n.machine_id = q.machine_id and n.humidity_pct is not null
+        and n.at between p.proven_at - interval '12 hours' and p.proven_at + interval '1 hour'
+      order by n.at desc limit 1) a on true
     order by p.proven_at desc limit ${most}) newest
   order by proven_at, setup_id`;
 

@@ -9,6 +9,8 @@ export interface Combination {
   bobbinId: string;
   battingId: string;
   needleNm: number;
+  /** Relative humidity then, per cent; nothing where nobody noted it. */
+  humidityPct?: number | null;
 }
 
 /** A finished search as its own likelihood: mean and sd of ln R* − ln R₀ as its test stitches alone say it. */
@@ -41,8 +43,16 @@ const ID: Record<EffectKind, (c: Combination) => string> = {
   needle: (c) => String(c.needleNm),
 };
 const key = (kind: EffectKind, id: string) => `${kind} ${id}`;
-const loadsOf = (c: Combination): Observation['loads'] =>
-  EFFECT_KINDS.map((kind) => [key(kind, ID[kind](c)), 1] as const);
+const AIR = 'air ';
+/** The air's effect for every so many points damper than usual, and its prior sd: little, until the log shows more (judgement). */
+const [AIR_POINTS, USUAL_PCT, AIR_SD] = [20, 50, 0.04];
+/** Fewer tests with the air noted tell nothing of it. */
+const LEAST_AIR = 6;
+
+const loadsOf = (c: Combination, withAir = true): Observation['loads'] => [
+  ...EFFECT_KINDS.map((kind) => [key(kind, ID[kind](c)), 1] as const),
+  ...(withAir && c.humidityPct != null ? [[AIR, (c.humidityPct - USUAL_PCT) / AIR_POINTS] as const] : []),
+];
 const groupOf = (c: Combination) => EFFECT_KINDS.map((kind) => ID[kind](c)).join('\n');
 
 export interface LearnedEffect {
@@ -64,8 +74,20 @@ export interface Prediction {
   roundsHigh: number;
 }
 
+/** What the air does to the balance: the shift of ln R for each twenty points damper. */
+export interface AirEffect {
+  mean: number;
+  sd: number;
+  /** Tests with the air noted. */
+  searches: number;
+  /** The log tells it from none, 8 times in 10: from then on it is reckoned with. */
+  shown: boolean;
+}
+
 export interface TensionLearning {
   effects: LearnedEffect[];
+  /** Null while too few tests had the air noted. */
+  air: AirEffect | null;
   predict(c: Combination): Prediction;
   /** Searches left out of the fit: by the quilter, or because another cause is likelier. */
   leftOut: number[];
@@ -120,8 +142,12 @@ export function learnTension(
       dropped: s.dropped,
       kept: s.kept,
     })),
-    { priorSd: (effect) => EFFECT_SD[effect.split(' ')[0] as EffectKind], groupSd: OWN_SD },
+    {
+      priorSd: (effect) => (effect === AIR ? AIR_SD : EFFECT_SD[effect.split(' ')[0] as EffectKind]),
+      groupSd: OWN_SD,
+    },
   );
+  const air = airOf(fit);
   const held = holdAgainst(fit, searches.length);
   const wider = (machineId: string) => {
     if (!serviced.has(machineId)) return 0;
@@ -129,7 +155,9 @@ export function learnTension(
     return (sd + SERVICED_SD) ** 2 - sd ** 2;
   };
   return {
-    effects: [...fit.effects].map(([effect, e]) => {
+    air,
+    effects: [...fit.effects].flatMap(([effect, e]) => {
+      if (effect === AIR) return [];
       const at = effect.indexOf(' ');
       return {
         kind: effect.slice(0, at) as EffectKind,
@@ -140,16 +168,24 @@ export function learnTension(
       };
     }),
     predict(c) {
-      const { mean, variance } = fit.predict(loadsOf(c), groupOf(c));
+      const loads = loadsOf(c, air?.shown ?? false);
+      const { mean, variance } = fit.predict(loads, groupOf(c));
       const sd = Math.sqrt(variance + wider(c.machineId)) * held.widening;
       const [roundsLow, roundsHigh] = likelyRounds(sd);
-      return { mean, sd, searches: fit.restsOn(loadsOf(c)), roundsLow, roundsHigh };
+      return { mean, sd, searches: fit.restsOn(loadsOf(c, false)), roundsLow, roundsHigh };
     },
     leftOut: [...fit.leftOut],
     surprise: fit.surprise,
     held: { bands: held.bands, inside: held.inside },
     widening: held.widening,
   };
+}
+
+/** What the fit says of the air. */
+function airOf({ effects }: EffectsFit): AirEffect | null {
+  const e = effects.get(AIR);
+  if (!e || e.observations < LEAST_AIR) return null;
+  return { mean: e.mean, sd: e.sd, searches: e.observations, shown: Math.abs(e.mean) > Z80 * e.sd };
 }
 
 /** Each search against what all the others say of it: about 80 % should lie within their 80 % bands. */

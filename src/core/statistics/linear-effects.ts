@@ -6,7 +6,7 @@ export interface Observation {
   /** Standard deviation of its noise, above 0. */
   sd: number;
   loads: readonly (readonly [effect: string, weight: number])[];
-  /** Observations of one group share an effect of their own, and the same loads. */
+  /** Observations of one group share an effect of their own. */
   group?: string;
   /** Never left out as an outlier: a person has put it back. */
   kept?: boolean;
@@ -48,11 +48,14 @@ export const OUTLIER_SD = 3.5;
 const MOST_ROUNDS = 25;
 
 interface Group {
-  loads: Observation['loads'];
   members: number[];
-  /** Sum of the precisions of its observations, and their weighted mean. */
+  /** Sum of the precisions of its observations; by it, the mean of what they say and of each of their loads. */
   precision: number;
   mean: number;
+  loads: Map<string, number>;
+  /** How loads and what is said vary within the group: weighted sums of products about the means. */
+  scatter: { a: string; b: string; sum: number }[];
+  pull: { effect: string; sum: number }[];
 }
 
 /**
@@ -83,14 +86,13 @@ export function fitEffects(observations: readonly Observation[], model: EffectsM
 }
 
 /** The effects seen, by their place in the matrix, and how many observations bear on each. */
-function seenEffects(groups: ReadonlyMap<string, Group>) {
+function seenEffects(groups: ReadonlyMap<string, Group>, observations: readonly Observation[]) {
   const index = new Map<string, number>();
-  const counts: number[] = [];
   for (const g of groups.values())
-    for (const [effect] of g.loads) {
-      if (!index.has(effect)) index.set(effect, index.size);
-      counts[index.get(effect)!] = (counts[index.get(effect)!] ?? 0) + g.members.length;
-    }
+    for (const effect of g.loads.keys()) if (!index.has(effect)) index.set(effect, index.size);
+  const counts = new Array<number>(index.size).fill(0);
+  for (const g of groups.values())
+    for (const i of g.members) for (const [effect] of observations[i]!.loads) counts[index.get(effect)!]!++;
   return { index, counts, at: (effect: string) => index.get(effect) ?? -1 };
 }
 type Seen = ReturnType<typeof seenEffects>;
@@ -102,21 +104,24 @@ function posterior(groups: ReadonlyMap<string, Group>, { index }: Seen, model: E
   const precision = Matrix.zeros(n, n);
   const pull = Matrix.zeros(n, 1);
   [...index.keys()].forEach((name, i) => precision.set(i, i, 1 / model.priorSd(name) ** 2));
+  // Both halves are set from one sum: the matrix must be symmetric to the bit.
+  const add = (i: number, j: number, more: number) => {
+    const sum = precision.get(i, j) + more;
+    precision.set(i, j, sum);
+    precision.set(j, i, sum);
+  };
+  const draw = (i: number, more: number) => pull.set(i, 0, pull.get(i, 0) + more);
   for (const g of groups.values()) {
-    // With its own effect integrated out, a group is one observation of its mean.
+    // With its own effect integrated out, a group is one observation of its mean, and what varies within it.
     const weight = 1 / (groupVar + 1 / g.precision);
     for (const [a, wa] of g.loads) {
       const i = index.get(a)!;
-      pull.set(i, 0, pull.get(i, 0) + weight * wa * g.mean);
-      for (const [b, wb] of g.loads) {
-        const j = index.get(b)!;
-        if (j > i) continue;
-        // Both halves are set from one sum: the matrix must be symmetric to the bit.
-        const sum = precision.get(i, j) + weight * wa * wb;
-        precision.set(i, j, sum);
-        precision.set(j, i, sum);
-      }
+      draw(i, weight * wa * g.mean);
+      for (const [b, wb] of g.loads) if (index.get(b)! <= i) add(i, index.get(b)!, weight * wa * wb);
     }
+    for (const { a, b, sum } of g.scatter)
+      if (index.get(b)! <= index.get(a)!) add(index.get(a)!, index.get(b)!, sum);
+    for (const { effect, sum } of g.pull) draw(index.get(effect)!, sum);
   }
   const cholesky = n > 0 ? new CholeskyDecomposition(precision) : null;
   return { means: cholesky?.solve(pull), cov: cholesky?.solve(Matrix.eye(n)) };
@@ -129,25 +134,29 @@ function predictions(
   mean: EffectsFit['mean'],
   covariance: EffectsFit['covariance'],
 ): EffectsFit['predict'] {
-  const sum = (loads: Observation['loads']): Belief => {
+  const sum = (loads: Iterable<readonly [string, number]>): Belief => {
+    const list = [...loads];
     let m = 0;
     let variance = 0;
-    for (const [a, wa] of loads) {
+    for (const [a, wa] of list) {
       m += wa * mean(a);
-      for (const [b, wb] of loads) variance += wa * wb * covariance(a, b);
+      for (const [b, wb] of list) variance += wa * wb * covariance(a, b);
     }
     return { mean: m, variance };
   };
   return (loads, group) => {
-    const shared = sum(loads);
     const g = group === undefined ? undefined : groups.get(group);
-    if (!g || groupVar === 0) return { mean: shared.mean, variance: shared.variance + groupVar };
+    if (!g || groupVar === 0) {
+      const shared = sum(loads);
+      return { mean: shared.mean, variance: shared.variance + groupVar };
+    }
     const own = g.precision + 1 / groupVar;
     const k = g.precision / own;
-    return {
-      mean: (1 - k) * shared.mean + k * g.mean,
-      variance: (1 - k) ** 2 * shared.variance + 1 / own,
-    };
+    // What is its own is what the group said beyond its effects, drawn in by k.
+    const rest = new Map(loads);
+    for (const [effect, weight] of g.loads) rest.set(effect, (rest.get(effect) ?? 0) - k * weight);
+    const shared = sum(rest);
+    return { mean: shared.mean + k * g.mean, variance: shared.variance + 1 / own };
   };
 }
 
@@ -157,7 +166,7 @@ function solve(
   out: ReadonlySet<number>,
 ): EffectsFit {
   const groups = groupsOf(observations, out);
-  const seen = seenEffects(groups);
+  const seen = seenEffects(groups, observations);
   const { at, counts } = seen;
   const { means, cov } = posterior(groups, seen, model);
   const mean = (effect: string) => (at(effect) < 0 ? 0 : means!.get(at(effect), 0));
@@ -198,18 +207,41 @@ function groupsOf(
   observations: readonly Observation[],
   out: ReadonlySet<number>,
 ): ReadonlyMap<string, Group> {
-  const groups = new Map<string, Group>();
+  const members = new Map<string, number[]>();
   observations.forEach((o, i) => {
     if (out.has(i)) return;
     const key = o.group ?? alone(i);
-    const p = 1 / o.sd ** 2;
-    const g = groups.get(key);
-    if (!g) groups.set(key, { loads: o.loads, members: [i], precision: p, mean: o.y });
-    else {
-      g.mean = (g.mean * g.precision + o.y * p) / (g.precision + p);
-      g.precision += p;
-      g.members.push(i);
-    }
+    const known = members.get(key);
+    if (known) known.push(i);
+    else members.set(key, [i]);
   });
-  return groups;
+  return new Map([...members].map(([key, list]) => [key, groupOf(observations, list)]));
 }
+
+function groupOf(observations: readonly Observation[], members: number[]): Group {
+  const own = members.map((i) => ({ ...observations[i]!, p: 1 / observations[i]!.sd ** 2 }));
+  const precision = own.reduce((sum, o) => sum + o.p, 0);
+  const mean = own.reduce((sum, o) => sum + o.p * o.y, 0) / precision;
+  const sums = new Map<string, number>();
+  for (const o of own) for (const [effect, w] of o.loads) sums.set(effect, (sums.get(effect) ?? 0) + o.p * w);
+  const loads = new Map([...sums].map(([effect, sum]) => [effect, sum / precision]));
+  // Loads that are the same for all of a group, as nearly all are, vary by nothing.
+  const varying = [...loads].filter(([effect, w]) =>
+    own.some((o) => loadOf(o, effect) !== w && Math.abs(loadOf(o, effect) - w) > 1e-12),
+  );
+  const about = (o: Observation, [effect, w]: readonly [string, number]) => loadOf(o, effect) - w;
+  const total = (of: (o: (typeof own)[number]) => number) => own.reduce((sum, o) => sum + o.p * of(o), 0);
+  return {
+    members,
+    precision,
+    mean,
+    loads,
+    scatter: varying.flatMap((a) =>
+      varying.map((b) => ({ a: a[0], b: b[0], sum: total((o) => about(o, a) * about(o, b)) })),
+    ),
+    pull: varying.map((a) => ({ effect: a[0], sum: total((o) => about(o, a) * (o.y - mean)) })),
+  };
+}
+
+const loadOf = (o: Observation, effect: string): number =>
+  o.loads.find(([name]) => name === effect)?.[1] ?? 0;
