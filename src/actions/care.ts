@@ -76,9 +76,9 @@ export interface MachineCare {
 const STITCHES_AN_HOUR = 30_000;
 const NONE: CareCounts = { hours: 0, bobbins: 0, days: 0, stitches: 0 };
 
-/** What every machine of the studio asks for today. */
-export async function readCare(sql: Sql, now: Date): Promise<MachineCare[]> {
-  const [machines, counted, limits, fitted, sheds, daily, readings] = await Promise.all([
+/** What every machine of the studio asks for today; one alone where it is named. */
+export async function readCare(sql: Sql, now: Date, only?: string): Promise<MachineCare[]> {
+  const [all, counted, limits, fitted, sheds, daily, readings] = await Promise.all([
     readMachines(sql),
     readCareCounts(sql, now),
     readCareLimits(sql),
@@ -87,6 +87,7 @@ export async function readCare(sql: Sql, now: Date): Promise<MachineCare[]> {
     readDailyUse(sql, now),
     readCounters(sql),
   ]);
+  const machines = all.filter((m) => only === undefined || m.id === only);
   return Promise.all(
     machines.map(async (machine): Promise<MachineCare> => {
       const own = <T extends { machineId: string }>(rows: readonly T[]) =>
@@ -199,7 +200,7 @@ function lineOf(
 
 /** The care of one machine, as the fault bench and the Stand ask for it. */
 export const readCareOf = async (sql: Sql, machineId: string, now: Date): Promise<MachineCare | null> =>
-  (await readCare(sql, now)).find((m) => m.machine.id === machineId) ?? null;
+  (await readCare(sql, now, machineId))[0] ?? null;
 
 /** What was done to the machines, the newest first. */
 export const readServiceLog = (sql: Sql) => readCareDone(sql);

@@ -39,6 +39,9 @@ export interface TodayLine {
 
 export const MOST_LINES = 10;
 
+/** What lies on a machine is sewn today, on each of them: none of these is left for another day. */
+const ALWAYS: readonly TodayKind[] = ['sew'];
+
 /**
  * The day in at most ten lines: every kind of thing has its first line before any has its second, and the list reads in
  * the order of the day. Lines of one kind come in the order they are given.
@@ -52,9 +55,8 @@ export function dayOf(lines: readonly TodayLine[]): { lines: TodayLine[]; more: 
     seen.set(l.kind, n + 1);
   }
   const at = (l: TodayLine) => TODAY_KINDS.indexOf(l.kind);
-  const taken = new Set(
-    [...lines].sort((a, b) => rank.get(a)! - rank.get(b)! || at(a) - at(b)).slice(0, MOST_LINES),
-  );
+  const turn = (l: TodayLine) => (ALWAYS.includes(l.kind) ? 0 : rank.get(l)!);
+  const taken = new Set([...lines].sort((a, b) => turn(a) - turn(b) || at(a) - at(b)).slice(0, MOST_LINES));
   return {
     lines: lines.filter((l) => taken.has(l)).sort((a, b) => at(a) - at(b) || rank.get(a)! - rank.get(b)!),
     more: lines.length - taken.size,
