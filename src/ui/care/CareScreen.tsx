@@ -9,6 +9,7 @@ import type { ServiceEntry } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { CautionLine } from '@/ui/kit/CautionLine';
 import { Empty } from '@/ui/kit/Empty';
+import { HeadRow } from '@/ui/kit/HeadRow';
 import { Problems } from '@/ui/kit/Problems';
 import { toast } from '@/ui/kit/toast';
 import { newKey, useActionForm } from '@/ui/kit/use-action-form';
@@ -83,29 +84,8 @@ export function CareScreen({
             <span className="text-16 font-normal text-ink2">{MACHINE_KIND_LABEL[m.machine.kind]}</span>
           </h2>
           <div className="overflow-x-auto">
-            <table className="mt-1 w-full text-left">
-              <thead>
-                <tr className="border-b text-13 text-ink2">
-                  <th scope="col" className="py-1 pr-4 font-medium">
-                    What
-                  </th>
-                  <th scope="col" className="pr-4 font-medium">
-                    Now
-                  </th>
-                  <th scope="col" className="pr-4 font-medium">
-                    Since it was done
-                  </th>
-                  <th scope="col" className="pr-4 font-medium">
-                    Last
-                  </th>
-                  <th scope="col" className="pr-4 font-medium">
-                    Due about
-                  </th>
-                  <th scope="col">
-                    <span className="sr-only">Acts</span>
-                  </th>
-                </tr>
-              </thead>
+            <table className="stacks mt-1 w-full text-left">
+              <HeadRow names={['What', 'Now', 'Since it was done', 'Last', 'Due about']} />
               <tbody>
                 {[...m.lines]
                   .sort((a, b) => b.u - a.u)

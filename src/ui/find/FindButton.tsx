@@ -34,7 +34,7 @@ export function FindButton() {
         className="flex min-h-11 items-center gap-2 rounded border border-rule bg-cloth px-3 text-ink2 xl:w-[210px]"
       >
         <Search size={18} aria-hidden />
-        <span className="flex-1 text-left max-sm:sr-only">Find</span>
+        <span className="flex-1 text-left max-xl:sr-only">Find</span>
         <kbd className="hidden rounded border bg-ground px-1.5 text-13 xl:inline">Ctrl K</kbd>
       </button>
       {open && <FindDialog onClose={() => setOpen(false)} />}

@@ -1,3 +1,5 @@
+import { PARTS } from '@/ui/workroom/parts';
+
 /** Places and acts that Find offers beside what is stored. */
 export const COMMANDS: readonly { label: string; also: string; href: string }[] = [
   { label: 'Rack', also: 'home quilts week due', href: '/' },
@@ -12,45 +14,11 @@ export const COMMANDS: readonly { label: string; also: string; href: string }[] 
   { label: 'Begin your studio', also: 'start demo empty machine threads first', href: '/begin' },
   { label: 'Quick set-up', also: 'needle tension stitches shop thread will this do', href: '/set-up' },
   { label: 'Fault book', also: 'faults rates causes breaks skipped bearding birdnest', href: '/faults' },
-  {
-    label: 'What this studio has learned',
-    also: 'learned speed hours tension offsets',
-    href: '/workroom/learned',
-  },
-  {
-    label: 'Your hand',
-    also: 'speed steady level rest posture elbow height reach habits',
-    href: '/workroom/hand',
-  },
   { label: 'Words of the trade', also: 'glossary terms meaning spi tex loft', href: '/glossary' },
   { label: 'Studio record', also: 'handed back home past quilts hours promise', href: '/record' },
+  { label: 'Practice', also: 'drill drills exercise hands wave pebbles', href: '/practice' },
   { label: 'Take in a quilt', also: 'new intake client', href: '/take-in' },
-  {
-    label: 'Machines and calibrations',
-    also: 'frame throat dial speed tension bobbin feet settings',
-    href: '/workroom/machine',
-  },
-  {
-    label: 'Machine care',
-    also: 'oil lint clean service technician timing belts due',
-    href: '/workroom/care',
-  },
-  { label: 'Needles', also: 'stock change needle life', href: '/workroom/needles' },
-  { label: 'Bobbins', also: 'wind winding prewound', href: '/workroom/bobbins' },
-  { label: 'Fabric and batting', also: 'fabric loft rating', href: '/workroom/cloth' },
-  { label: 'Yarn', also: 'couching wool skein', href: '/workroom/yarn' },
-  { label: 'Rulers', also: 'template thickness', href: '/workroom/rulers' },
-  {
-    label: 'How we work',
-    also: 'preferences settings schools units inch metric evenness stitch length',
-    href: '/workroom/preferences',
-  },
-  {
-    label: 'People and devices',
-    also: 'invite sign in passphrase tablet phone pair session owner hand guest',
-    href: '/workroom/people',
-  },
-  { label: 'Files in and out', also: 'import export csv json backup', href: '/workroom/files' },
+  ...PARTS.map(({ part, label, found = label, also }) => ({ label: found, also, href: `/workroom/${part}` })),
 ];
 
 const OF_A_QUILT: readonly (readonly [label: string, also: string, path: string])[] = [

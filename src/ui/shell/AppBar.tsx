@@ -11,7 +11,7 @@ export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
   return (
     <div
       data-appbar
-      className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 max-sm:px-3 max-sm:pt-2 print:hidden"
+      className="flex min-h-[60px] flex-wrap items-center gap-y-1 border-b bg-ground px-5 max-xl:px-3 max-sm:pt-2 print:hidden"
     >
       <a href="#main" className="sr-only focus:not-sr-only focus:mr-4">
         Skip to the page

@@ -63,21 +63,21 @@ function Line({
   onCare: (care: NonNullable<TodayLine['care']>) => void;
 }) {
   return (
-    <li className="flex min-h-[60px] flex-wrap items-center gap-x-4 border-b py-1">
+    <li className="flex min-h-[60px] flex-wrap items-center gap-x-4 border-b py-1 max-sm:gap-x-2 max-sm:py-2">
       <span className="hidden size-4 shrink-0 border-[1.5px] border-ink print:block" />
       <span
-        className={`w-28 shrink-0 text-13 font-semibold ${l.kind === 'promise' ? 'text-madder' : 'text-ink2'}`}
+        className={`w-28 shrink-0 text-13 font-semibold max-sm:w-auto max-sm:flex-1 ${l.kind === 'promise' ? 'text-madder' : 'text-ink2'}`}
       >
         {TODAY_LABEL[l.kind]}
       </span>
-      <span className="min-w-[220px] flex-1">
+      <span className="min-w-[220px] flex-1 max-sm:order-last max-sm:w-full max-sm:flex-none">
         <b className="block text-[17px] leading-tight font-semibold">{l.title}</b>
         <span className="leading-tight text-ink2">{l.detail}</span>
       </span>
-      <span className="w-20 text-right whitespace-nowrap text-ink2">
+      <span className="w-20 text-right whitespace-nowrap text-ink2 max-sm:w-auto">
         {l.minutes === null ? '' : l.minutes < 60 ? `${l.minutes} min` : `${(l.minutes / 60).toFixed(1)} h`}
       </span>
-      <span className="w-36 text-right print:hidden">
+      <span className="w-36 text-right max-sm:w-auto print:hidden">
         {l.care ? (
           <Button disabled={pending} aria-label={`${l.act}: ${l.title}`} onClick={() => onCare(l.care!)}>
             {l.act}
