@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { HABIT, type HabitFields } from '@/core/fields/habit';
 import { stored, usualValues } from '@/core/fields/stored';
+import { HAND, isPersonEffect, personEffect } from '@/core/hours/factors';
+import { Z80 } from '@/core/statistics/normal';
 import { levelSeen } from '@/core/hand/level';
 import type { Level } from '@/core/motifs/request';
 import { DRILLS } from '@/core/practice/drills';
@@ -9,6 +11,7 @@ import { techniques } from '@/core/tables/techniques';
 import { putHabit, readDrillsOf, readHabit, readHoursByTechnique, readTestedStitches } from '@/data/hand';
 import type { Sql } from '@/data/sql';
 import type { Context } from './context';
+import { readHours } from './hours';
 import { conflict, done, type Result } from './result';
 import { asForm, Fields, FormKey, Version } from './rules';
 import { MEANWHILE, save } from './save';
@@ -74,6 +77,33 @@ export async function readHand(sql: Sql, personId: string): Promise<HandIn[]> {
       ];
     })
     .sort((a, b) => b.hours - a.hours || b.drills - a.drills);
+}
+
+/** How long a person's hands take against what a plan says before anything is learned: 1 as long; the 80 % range; by so many steps. */
+export interface OwnHours {
+  factor: number;
+  low: number;
+  high: number;
+  steps: number;
+}
+
+/** A person's hours against the models'; null before anything of hers was logged. */
+export async function readOwnHours(sql: Sql, personId: string): Promise<OwnHours | null> {
+  const { fit } = await readHours(sql);
+  const own = personEffect(personId);
+  // Alone, she is the studio's hand.
+  const loads = fit.effects.has(own)
+    ? ([
+        [HAND, 1],
+        [own, 1],
+      ] as const)
+    : ([[HAND, 1]] as const);
+  const steps = fit.effects.get(fit.effects.has(own) ? own : HAND)?.observations ?? 0;
+  const several = [...fit.effects.keys()].some(isPersonEffect);
+  if (steps === 0 || (several && !fit.effects.has(own))) return null;
+  const { mean, variance } = fit.predict(loads);
+  const spread = Math.exp(Z80 * Math.sqrt(variance));
+  return { factor: Math.exp(mean), low: Math.exp(mean) / spread, high: Math.exp(mean) * spread, steps };
 }
 
 export const readHabitOf = async (sql: Sql, personId: string): Promise<Habit> =>

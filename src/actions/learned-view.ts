@@ -1,4 +1,4 @@
-import { ACTS, HAND } from '@/core/hours/factors';
+import { ACTS, HAND, isPersonEffect } from '@/core/hours/factors';
 import type { EffectKind, TensionLearning } from '@/core/learning/tension';
 import { techniques } from '@/core/tables/techniques';
 import { readBattings } from '@/data/cloths';
@@ -104,6 +104,7 @@ export async function readLearnedView(sql: Sql): Promise<LearnedView> {
       kept: s.kept === true,
     })),
     hours: [...hours.fit.effects]
+      .filter(([effect]) => !isPersonEffect(effect))
       .sort(([a], [b]) => Number(b === HAND) - Number(a === HAND) || Number(b === ACTS) - Number(a === ACTS))
       .map(([effect, e]) => ({
         name:

@@ -7,7 +7,7 @@ import { exportCsv, importHints } from './exchange';
 import { readFaultBench } from './fault-bench';
 import { likelyHere } from './fault-setup';
 import { find } from './find';
-import { readHabitOf, readHand } from './hand';
+import { readHabitOf, readHand, readOwnHours } from './hand';
 import { cameToOf } from './hand-back';
 import { keptShelf } from './kept-shelf';
 import { readLearnedView } from './learned-view';
@@ -152,6 +152,7 @@ const QUERIES = {
   readWays: query(readWays),
   readHand: own(readHand),
   readHabit: own(readHabitOf),
+  readOwnHours: own(readOwnHours),
   readOwnMatchSources: own(readOwnMatchSources),
   readHandBack: query(readHandBack),
   readRecord: query(readRecord),

@@ -18,7 +18,7 @@ export interface CareDone {
 }
 
 /** The same, with its pictures. */
-export type ServiceEntry = CareDone & { photographs: string[] };
+export type ServiceEntry = CareDone & { photographs: string[]; who: string | null };
 
 /** What the manual of a machine says of one item. */
 export interface CareLimitRow {
@@ -92,7 +92,7 @@ const DONE = [
 
 /** What was done, the newest first. */
 export const readCareDone = (sql: Sql, most = 60): Promise<ServiceEntry[]> => sql`
-  select ${sql(DONE as unknown as string[])},
+  select ${sql(DONE as unknown as string[])}, who(d.by_person) as who,
          coalesce((select array_agg(p.id order by p.taken_at) from photograph p
                    where p.care_id = d.id and p.removed_at is null), '{}') as photographs
   from care_done d where taken_back_at is null order by at desc, id desc limit ${most}`;

@@ -19,15 +19,17 @@ export interface Correction {
   said: string[];
   at: Date;
   undoneAt: Date | null;
+  /** Who made it; null while the studio is one person. */
+  who: string | null;
 }
 
 /** Corrections of a quilt, the newest first. */
 export const readCorrections = (sql: Sql, quiltId: string): Promise<Correction[]> => sql`
-  select id, quilt_id, n, changed, moved, said, at, undone_at from quilt_change where quilt_id = ${quiltId} order by n desc`;
+  select id, quilt_id, n, changed, moved, said, at, undone_at, who(by_person) as who from quilt_change where quilt_id = ${quiltId} order by n desc`;
 
 export async function readCorrection(sql: Sql, id: string): Promise<Correction | null> {
   const [row] = await sql<Correction[]>`
-    select id, quilt_id, n, changed, moved, said, at, undone_at from quilt_change where id = ${id}`;
+    select id, quilt_id, n, changed, moved, said, at, undone_at, who(by_person) as who from quilt_change where id = ${id}`;
   return row ?? null;
 }
 

@@ -4,7 +4,7 @@ import type { Fault } from './types';
 
 const selectFault = (sql: Sql) => sql`
   select f.id, f.quilt_id, f.zone_id, z.letter as zone_letter, f.n, f.x_in, f.y_in, f.pass, f.direction, f.note,
-         f.status, f.severity, f.known, f.photograph_id, f.word, f.noticed_at, f.version,
+         f.status, f.severity, f.known, f.photograph_id, f.word, f.noticed_at, f.version, who(f.by_person) as who,
          array(select symptom from fault_symptom s where s.fault_id = f.id order by symptom) as symptoms
   from fault f left join zone z on z.id = f.zone_id`;
 

@@ -42,7 +42,7 @@ export async function hasEntry(sql: Sql, id: string): Promise<boolean> {
 
 const selectEntry = (sql: Sql) =>
   sql`select id, cursor, device, quilt_id, kind, at, happened_at, received_at, body,
-    case when (select count(*) from person) > 1 then (select p.name from person p where p.id = by_person) end as who
+    who(by_person) as who
     from log_entry`;
 
 export async function readEntry(sql: Sql, id: string): Promise<KeptEntry | null> {

@@ -35,8 +35,8 @@ export async function insertStep(sql: Sql, s: NewStep): Promise<boolean> {
 export const readLoggedSteps = (
   sql: Sql,
   most: number,
-): Promise<{ id: string; minutes: number; parts: Part[]; at: Date }[]> => sql`
-  select id, minutes, parts, at from step_sewn
+): Promise<{ id: string; minutes: number; parts: Part[]; at: Date; by: string }[]> => sql`
+  select id, minutes, parts, at, by_person as by from step_sewn
   where minutes is not null and parts is not null and not left_out order by at desc limit ${most}`;
 
 /** A step as the tables have it. */

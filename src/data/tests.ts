@@ -25,7 +25,7 @@ const NEW = OWN.filter((c) => c !== 'photographId' && c !== 'measured');
 /** The test rounds of a set-up, in order. */
 export async function readRounds(sql: Sql, setupId: string): Promise<TestRound[]> {
   const rows = await sql<Row[]>`
-    select ${sql([...OWN, ...ROUND_FIELDS])} from test_round where setup_id = ${setupId} order by n`;
+    select ${sql([...OWN, ...ROUND_FIELDS])}, who(by_person) as who from test_round where setup_id = ${setupId} order by n`;
   return rows.map(asRound);
 }
 

@@ -247,6 +247,8 @@ export interface TestRound extends RoundFields {
   photographId: string | null;
   measured: MeasuredStitches | null;
   sewnAt: Date;
+  /** Who sewed it; null while the studio is one person. */
+  who: string | null;
 }
 
 export interface Fault extends FaultFields {
@@ -260,6 +262,8 @@ export interface Fault extends FaultFields {
   /** The word it was accepted with, when it is left as it is. */
   word: string;
   noticedAt: Date;
+  /** Who noted it; null while the studio is one person. */
+  who: string | null;
   version: number;
   symptoms: string[];
 }

@@ -15,6 +15,8 @@ export interface Step {
 /** A step that was sewn, with the minutes it really took; minutes and predictions above 0. */
 export interface LoggedStep extends Step {
   minutes: number;
+  /** Who sewed it. */
+  by?: string;
 }
 
 /** Minutes the model predicts of a step, all in all. */

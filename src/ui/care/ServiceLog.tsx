@@ -43,6 +43,7 @@ export function ServiceLog({
             <span className="min-w-[240px] flex-1">
               <b className="font-semibold">{CARE.find(d.item)?.label ?? d.item}</b>, {nameOf(d.machineId)}
               {d.technician && `, by ${d.technician}`}
+              {d.who && <span className="text-ink2">, noted by {d.who}</span>}
               {details(d).map((t) => (
                 <span key={t} className="block">
                   {t}

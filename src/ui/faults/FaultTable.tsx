@@ -40,6 +40,7 @@ export function FaultTable({ faults }: { faults: readonly Fault[] }) {
                 .join(' · ')}
               <br />
               {format(f.noticedAt, 'd MMM, HH:mm')}
+              {f.who && `, ${f.who}`}
             </td>
             <td className="max-w-[300px] py-2.5 pr-3">
               {f.note}

@@ -1,5 +1,5 @@
 'use client';
-import type { Habit, HandIn } from '@/actions/hand';
+import type { Habit, HandIn, OwnHours } from '@/actions/hand';
 import { doors } from '@/actions/doors';
 import { HABIT } from '@/core/fields/habit';
 import { heightAdvice, levelAdvice, reachAdvice, REST_ADVICE, USUAL_REACH_IN } from '@/core/hand/advice';
@@ -17,16 +17,19 @@ export function HandScreen({
   hand,
   habit,
   depths,
+  hours: own,
 }: {
   hand: readonly HandIn[];
   habit: Habit;
   depths: readonly { name: string; depthIn: number }[];
+  hours: OwnHours | null;
 }) {
   const far = depths.flatMap((d) => reachAdvice(d.name, d.depthIn, habit.reachIn ?? USUAL_REACH_IN) ?? []);
   return (
     <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
       <section aria-label="By technique">
         <h2 className="border-t-2 border-ink pt-2 text-20">Your usual, by technique</h2>
+        {own && <p className="font-medium">{ownHoursWords(own)}</p>}
         {hand.length === 0 ? (
           <>
             <p className="mt-2">
@@ -81,6 +84,15 @@ export function HandScreen({
       </div>
     </div>
   );
+}
+
+const percent = (factor: number) => Math.round(Math.abs(factor - 1) * 100);
+
+/** How long a hand takes against the usual minutes. */
+function ownHoursWords({ factor, low, high, steps }: OwnHours): string {
+  const by = `by ${steps} ${steps === 1 ? 'step' : 'steps'}`;
+  if (low < 1 && high > 1) return `Your hands take about the usual minutes, ${by}.`;
+  return `Your hands take ${percent(factor)} % ${factor > 1 ? 'longer than' : 'less than'} the usual minutes, ${by}.`;
 }
 
 const hours = (h: number) => (h < 1 ? `${Math.round(h * 60)} min` : `${h.toFixed(1)} h`);

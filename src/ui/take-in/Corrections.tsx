@@ -8,6 +8,7 @@ import { useActionForm } from '@/ui/kit/use-action-form';
 export interface ShownCorrection {
   id: string;
   when: string;
+  who: string | null;
   /** Each field: what it was and what it is. */
   changed: { label: string; from: string; to: string }[];
   said: string[];
@@ -31,7 +32,10 @@ function Row({ c }: { c: ShownCorrection }) {
   );
   return (
     <li className="flex flex-wrap items-center gap-x-4 border-b py-1">
-      <span className="w-16 text-ink2">{c.when}</span>
+      <span className="w-16 text-ink2">
+        {c.when}
+        {c.who && <span className="block text-13">{c.who}</span>}
+      </span>
       <span className={`min-w-0 flex-1 ${c.undone ? 'text-ink2 line-through' : ''}`}>
         {c.changed.map((f) => (
           <span key={f.label} className="mr-4">

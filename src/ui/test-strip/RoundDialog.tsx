@@ -56,7 +56,7 @@ export function RoundDialog({
       open
       onOpenChange={(open) => !open && onClose()}
       title={`Test ${round.n}`}
-      about={`Sewn ${format(round.sewnAt, 'd MMM, HH:mm')}.`}
+      about={`Sewn ${format(round.sewnAt, 'd MMM, HH:mm')}${round.who ? ` by ${round.who}` : ''}.`}
       wide
     >
       {rounds.length > 1 && (

@@ -23,6 +23,7 @@ const round = (n: number, topGf: number, verdicts: TestRound['verdicts']): TestR
   photographId: null,
   measured: null,
   note: '',
+  who: null,
   sewnAt: new Date('2026-11-20T10:00:00Z'),
 });
 const show = (rounds: TestRound[], part: Partial<React.ComponentProps<typeof TestScreen>> = {}) =>

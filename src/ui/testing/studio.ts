@@ -64,6 +64,7 @@ export const aFault = (part: Partial<Fault> = {}): Fault => ({
   known: {},
   photographId: null,
   word: '',
+  who: null,
   noticedAt: new Date('2026-11-20T14:05:00'),
   version: 4,
   symptoms: ['skipped'],

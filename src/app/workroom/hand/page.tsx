@@ -11,7 +11,12 @@ const USUAL_QUILT = { widthIn: 60, lengthIn: 80 };
 const USUAL_ROLLED_MM = 4;
 
 export default async function HandPage() {
-  const [hand, habit, machines] = await Promise.all([ask.readHand(), ask.readHabit(), ask.readMachines()]);
+  const [hand, habit, machines, hours] = await Promise.all([
+    ask.readHand(),
+    ask.readHabit(),
+    ask.readMachines(),
+    ask.readOwnHours(),
+  ]);
   const depths = machines
     .filter((m) => m.kind === 'frame')
     .flatMap((m) => {
@@ -20,5 +25,5 @@ export default async function HandPage() {
       );
       return typeof passes === 'string' ? [] : [{ name: m.name, depthIn: passes.depthsIn[0]! }];
     });
-  return <HandScreen hand={hand} habit={habit} depths={depths} />;
+  return <HandScreen hand={hand} habit={habit} depths={depths} hours={hours} />;
 }

@@ -107,6 +107,7 @@ function shown(
       to: word(k, to),
     })),
     said: c.said,
+    who: c.who,
     undone: c.undoneAt !== null,
   };
 }
