@@ -21,11 +21,19 @@ let near = true;
 let url = '';
 beforeAll(async () => {
   base = await testDatabase('people');
-  const door = new Door({ sql: base.sql, hash: null, certificate: null, fingerprint: null });
+  const door = new Door({
+    sql: base.sql,
+    hash: null,
+    certificate: null,
+    fingerprint: null,
+    askAnewMs: 50,
+  });
   server = createServer((req, res) => {
-    void door
-      .open(req, res, near)
-      .then((who) => who && res.end(`${who.role} ${who.name} ${who.deviceId ?? '-'}`));
+    void door.open(req, res, near).then((who) => {
+      const told = `${who?.role} ${who?.name} ${who?.deviceId ?? '-'}`;
+      if (who && req.url === '/live') res.write(told);
+      else if (who) res.end(told);
+    });
   });
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   url = `http://127.0.0.1:${(server.address() as { port: number }).port}`;
@@ -87,6 +95,29 @@ test('an invitation works once, sets her passphrase, and from then on everybody 
   expect((await ask(`/invited/${'x'.repeat(43)}`)).status).toBe(410);
   expect((await ask('/')).status).toBe(303);
   expect((await ask('/backup', ines)).status).toBe(403);
+});
+
+test('who listens to what happens hears no more once her session is ended', async () => {
+  const { path } = value(await invitePerson(as(), { key: key(), name: 'Petra', role: 'guest' }));
+  const cookie = cookieOf(await post(path, { words: 'slack water', again: 'slack water' }));
+  const live = await ask('/live', cookie);
+  const reader = live.body!.getReader();
+  expect(new TextDecoder().decode((await reader.read()).value)).toBe('guest Petra -');
+  const next = reader.read().then(
+    (r) => (r.done ? 'ended' : 'more'),
+    () => 'ended',
+  );
+  await new Promise((r) => setTimeout(r, 200));
+  const mine = (await readSessions(base.sql)).find((s) => s.person === 'Petra')!;
+  value(await endSession(as(), { key: key(), id: mine.id }));
+  expect(await next).toBe('ended');
+  value(
+    await removePerson(as(), {
+      key: key(),
+      id: (await person('Petra')).id,
+      version: (await person('Petra')).version,
+    }),
+  );
 });
 
 test('two who use one invitation at once: one comes in', async () => {

@@ -60,6 +60,8 @@ export interface DoorFacts {
   /** The studio's own authority for tablets to trust, and its fingerprint, where it is served over HTTPS. */
   certificate: string | null;
   fingerprint: string | null;
+  /** So often, ms, whoever listens to what happens is asked anew who she is. */
+  askAnewMs?: number;
 }
 
 /** Asked for by browsers without a session: nothing in them is anybody's. */
@@ -71,6 +73,9 @@ const OPEN = [
   '/favicon.ico',
   '/health',
 ];
+/** What is heard as it happens. */
+const LIVE = '/live';
+const ASK_ANEW_MS = 5000;
 /** The whole studio in and out, and nothing less than its owner. */
 const OWNERS = /^\/(backup|export|begin\/studio|metrics)(\/|$)/;
 
@@ -108,6 +113,7 @@ export class Door {
     if (path === '/sign-out' && req.method === 'POST') return this.signOut(req, res);
     if (who) {
       if (path === '/sign-in') return this.go(res, '/');
+      if (path === LIVE) this.askAnew(req, res, isNear);
       if (!OWNERS.test(path) || who.role === 'owner') return who;
       answer(res, 403, NOT_YOURS);
       return null;
@@ -135,6 +141,17 @@ export class Door {
       if (!this.alone) throw error;
     }
     return this.alone;
+  }
+
+  /** One who listens for hours is let in once: ended meanwhile, her session hears no more. */
+  private askAnew(req: IncomingMessage, res: ServerResponse, isNear: boolean) {
+    const look = setInterval(() => {
+      this.who(req, isNear).then(
+        (who) => who ?? res.destroy(),
+        () => {}, // The database is away: it is asked again.
+      );
+    }, this.facts.askAnewMs ?? ASK_ANEW_MS);
+    res.on('close', () => clearInterval(look));
   }
 
   private show(res: ServerResponse, status: number, page: string): null {
