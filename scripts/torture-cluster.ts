@@ -7,6 +7,7 @@ import { QUILTER } from '@/actions/context';
 import { connect } from '@/data/sql';
 import { insertSession } from '@/data/people';
 import { keptToken, newToken } from '@/serve/passphrase';
+import { atTheStand } from './two-browsers';
 
 const [dir, kills, freezes] = [process.argv[2]!, Number(process.argv[3] ?? 5), Number(process.argv[4] ?? 2)];
 const CLUSTER = 'scripts/cluster/cluster.sh';
@@ -131,16 +132,25 @@ async function main(): Promise<boolean> {
   await Promise.all(PORTS.map((p) => healthy(`http://127.0.0.1:${p}`)));
   await healthy(APP);
   const sql = connect(at('studio'), 1);
-  const [quilt] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
-  await insertSession(sql, {
-    id: uuidv7(),
-    token: keptToken(token),
-    personId: QUILTER.id,
-    deviceId: null,
-    agent: 'torture',
-    address: '',
-    expiresAt: new Date(Date.now() + 86_400_000),
-  });
+  const [quilt] = await sql<{ id: string }[]>`select id from quilt where name = 'Nine Buoys'`;
+  const [sewn] = await sql<{ id: string }[]>`select id from quilt where name = 'Harbour Lights'`;
+  const second = { id: uuidv7(), name: 'Ines', role: 'hand', token: newToken() };
+  await sql`insert into person (id, name, role) values (${second.id}, ${second.name}, ${second.role})`;
+  for (const [personId, own] of [
+    [QUILTER.id, token],
+    [second.id, second.token],
+  ] as const)
+    await insertSession(sql, {
+      id: uuidv7(),
+      token: keptToken(own),
+      personId,
+      deviceId: null,
+      agent: 'torture',
+      address: '',
+      expiresAt: new Date(Date.now() + 86_400_000),
+    });
+  const stand = await atTheStand(APP, sewn!.id, [token, second.token]);
+  const began = new Date();
   const told: Told = { promised: new Set(), longestMs: 0, lastAt: Date.now() };
   const heard = new Set<string>();
   let on = true;
@@ -190,6 +200,14 @@ async function main(): Promise<boolean> {
   await Promise.all(people);
   await wait(8000);
   hearing = false;
+  const stood = await stand.stop();
+  const byHand = await sql<{ who: string; n: number }[]>`
+    select by_person as who, count(*)::int as n from log_entry
+    where quilt_id = ${sewn!.id} and kind in ('step-begun', 'step-paused') and received_at > ${began} group by 1`;
+  const kept = byHand.reduce((sum, r) => sum + r.n, 0);
+  console.log(
+    `two people at the Stand of one quilt: ${stood.pressed} presses, ${kept} in the log (${byHand.map((r) => r.n).join(' and ')}), ${stood.reloads} reloads, ${stood.allSaved ? 'all saved' : 'NOT all saved'}; meanwhile it said: ${stood.waited.join('; ') || 'nothing'}`,
+  );
   const rows = await sql<{ id: string }[]>`select id from log_entry where body ->> 'note' = 'under load'`;
   const stored = rows.map((r) => r.id);
   const lost = [...told.promised].filter((id) => !stored.includes(id)).length;
@@ -202,7 +220,8 @@ async function main(): Promise<boolean> {
   await sql.end({ timeout: 2 });
   for (const a of apps) a.kill('SIGKILL');
   await Promise.race([ear, wait(3000)]);
-  return lost === 0 && doubled === 0 && unheard === 0 && longest <= MOST_AWAY_S;
+  const both = byHand.length === 2 && kept === stood.pressed && stood.reloads === 0 && stood.allSaved;
+  return lost === 0 && doubled === 0 && unheard === 0 && longest <= MOST_AWAY_S && both;
 }
 
 const stop = () => {

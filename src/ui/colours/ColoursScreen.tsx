@@ -41,14 +41,7 @@ interface Asked {
   across: string;
 }
 
-/** The colours of a zone, from swatches or a photograph, and the shelf in order of how it sinks or shows on them. */
-export function ColoursScreen({
-  quiltId,
-  zone,
-  list,
-  photographs,
-  acrossIn,
-}: {
+interface ColoursProps {
   quiltId: string;
   zone: ColourZone;
   /** The shelf, ColourCone[]. */
@@ -57,8 +50,10 @@ export function ColoursScreen({
   photographs: readonly string[];
   /** How much of the cloth a photograph shows unless it is said otherwise: the quilt's own width. */
   acrossIn: number;
-}) {
-  const router = useRouter();
+}
+
+/** What is asked: the colours as they are now, how they are aimed at, how much the photograph shows. */
+function useAskedColours(zone: ColourZone, acrossIn: number) {
   const form = useForm<Asked>({
     defaultValues: {
       cloths: zone.cloths,
@@ -67,12 +62,42 @@ export function ColoursScreen({
     },
   });
   const { cloths, aim, across } = useWatch({ control: form.control }) as Asked;
+  const [here, setHere] = useState(0);
   const setCloths = (to: (now: Asked['cloths']) => Asked['cloths']) =>
     form.setValue('cloths', to(form.getValues('cloths')));
-  const [here, setHere] = useState(0);
-  const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
-  const [under, setUnder] = useState<string | null>(null);
-  const { photo, url, problem, busy, read } = usePhotograph();
+  const paint = (hex: string, share?: number) =>
+    setCloths((now) => {
+      const dyed = now.map((c, i) => (i === here ? { ...c, hex } : c));
+      return share === undefined ? dyed : withShare(dyed, here, share);
+    });
+  const busy = (busyness: number) =>
+    setCloths((now) => now.map((c, i) => (i === here ? { ...c, busyness } : c)));
+  const changed = cloths.some(
+    (c, i) =>
+      c.hex !== zone.cloths[i]!.hex ||
+      c.share !== zone.cloths[i]!.share ||
+      c.busyness !== zone.cloths[i]!.busyness,
+  );
+  const acrossNow = numberOf(across);
+  const shows = typeof acrossNow === 'number' && acrossNow >= 0.5 && acrossNow <= 200 ? acrossNow : null;
+  return {
+    cloths,
+    aim,
+    setAim: (to: Asked['aim']) => form.setValue('aim', to),
+    across,
+    setAcross: (to: string) => form.setValue('across', to),
+    shows,
+    here,
+    setHere,
+    paint,
+    busy,
+    changed,
+  };
+}
+type AskedColours = ReturnType<typeof useAskedColours>;
+
+/** The shelf ranked against the colours, and the threads laid across them. */
+function useRanked(list: Listed, { cloths, aim }: AskedColours) {
   const packed = useRest(list);
   const cones = useMemo(() => unpack<ColourCone[]>(packed), [packed]);
   const byId = useMemo(() => new Map(cones.map((c) => [c.id, c])), [cones]);
@@ -89,63 +114,30 @@ export function ColoursScreen({
     isWhole(list) ? ranked.slice(0, 2).map((r) => r.id) : null,
   );
   const laid = picked ?? ranked.slice(0, 2).map((r) => r.id);
-  const done = useCallback(() => {
-    toast('Colours kept. The zone is matched by them from now on.');
-    router.refresh();
-  }, [router]);
-  const { send, pending, problems } = useActionForm(doors.recolour, done);
-  const paint = (hex: string, share?: number) =>
-    setCloths((now) => {
-      const dyed = now.map((c, i) => (i === here ? { ...c, hex } : c));
-      return share === undefined ? dyed : withShare(dyed, here, share);
-    });
-  const changed = cloths.some(
-    (c, i) =>
-      c.hex !== zone.cloths[i]!.hex ||
-      c.share !== zone.cloths[i]!.share ||
-      c.busyness !== zone.cloths[i]!.busyness,
-  );
+  const lay = (id: string) =>
+    setLaid(laid.includes(id) ? laid.filter((x) => x !== id) : [...laid, id].slice(0, MOST_LAID));
+  return { byId, ranked, laid, lay };
+}
+
+/** The colours of a zone, from swatches or a photograph, and the shelf in order of how it sinks or shows on them. */
+export function ColoursScreen({ quiltId, zone, list, photographs, acrossIn }: ColoursProps) {
+  const asked = useAskedColours(zone, acrossIn);
+  const { cloths, here } = asked;
+  const shelf = useRanked(list, asked);
+  const [spot, setSpot] = useState<Spot>({ x: 0.5, y: 0.5 });
+  const { photo, url, problem, busy, read } = usePhotograph();
   const looks = photo ? String(busynessOf(photo.palette)) : null;
-  const acrossNow = numberOf(across);
-  const shows = typeof acrossNow === 'number' && acrossNow >= 0.5 && acrossNow <= 200 ? acrossNow : null;
-  const drawing = laidThreads(
-    laid.flatMap((id) => byId.get(id) ?? []),
-    zone.stitchMm,
-  );
   return (
     <>
-      <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5 gap-y-1">
-        <h2 className="text-24">{zone.name}</h2>
-        <p className="min-w-0 flex-1 text-ink2">
-          zone {zone.letter} · its colours, and the shelf against them
-        </p>
-        <Button
-          look="act"
-          disabled={!changed || pending}
-          onClick={() =>
-            !pending &&
-            send({
-              quiltId,
-              zoneId: zone.id,
-              version: zone.version,
-              colours: cloths.map(({ hex, share, busyness }) => ({ hex, share, busyness })),
-            })
-          }
-        >
-          Keep these colours
-        </Button>
-      </div>
-      <Problems problems={problems} />
+      <ColoursHead quiltId={quiltId} zone={zone} asked={asked} />
       <div className="mt-2 grid gap-x-6 gap-y-4 border-t-2 border-ink pt-3 xl:grid-cols-[520px_minmax(0,1fr)]">
         <div className="min-w-0">
-          <Cloths cloths={cloths} here={here} onHere={setHere} onColour={(hex) => paint(hex)} />
+          <Cloths cloths={cloths} here={here} onHere={asked.setHere} onColour={(hex) => asked.paint(hex)} />
           <div className="mt-2">
             <Taps
               label={cloths.length > 1 ? `How busy ${cloths[here]!.name} is` : 'How busy it is'}
               value={String(cloths[here]!.busyness ?? '')}
-              onChange={(b) =>
-                setCloths((now) => now.map((c, i) => (i === here ? { ...c, busyness: Number(b) } : c)))
-              }
+              onChange={(b) => asked.busy(Number(b))}
               options={BUSY.map((o) => ({ ...o, note: o.value === looks ? 'as photographed' : undefined }))}
             />
           </div>
@@ -156,110 +148,204 @@ export function ColoursScreen({
             </p>
           )}
           {photo && url && (
-            <div className="mt-2">
-              <Photo
-                key={url}
-                photo={photo}
-                url={url}
-                spot={spot}
-                onSpot={(s, hex) => {
-                  setSpot(s);
-                  setUnder(hex);
-                }}
-                onTake={() => under && paint(under)}
-              />
-              <div className="mt-2 flex flex-wrap items-center gap-2">
-                {under && (
-                  <button
-                    type="button"
-                    onClick={() => paint(under)}
-                    className="inline-flex min-h-11 items-center gap-2 rounded border border-rule px-2.5"
-                  >
-                    <i className="size-6 border" style={{ background: under }} aria-hidden />
-                    Take the colour under the mark
-                  </button>
-                )}
-                {photo.palette.map((c) => (
-                  <button
-                    key={c.hex}
-                    type="button"
-                    onClick={() => paint(c.hex, cloths.length > 1 ? c.share : undefined)}
-                    className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule px-2"
-                    aria-label={`Take ${c.hex}, ${Math.round(c.share * 100)} per cent of the photograph`}
-                  >
-                    <i className="size-6 border" style={{ background: c.hex }} aria-hidden />
-                    {Math.round(c.share * 100)} %
-                  </button>
-                ))}
-              </div>
-            </div>
+            <PhotoColours key={url} photo={photo} url={url} spot={spot} setSpot={setSpot} asked={asked} />
           )}
-          <div className="mt-3">
-            <h3 className="text-[17px]">Laid across, at true thickness</h3>
-            <svg
-              width={LOUPE.width}
-              height={LOUPE.height}
-              viewBox={`0 0 ${LOUPE.width} ${LOUPE.height}`}
-              role="img"
-              aria-label={`Threads laid across the fabric at true thickness: ${laid.map((id) => byId.get(id)?.name).join(', ') || 'none'}`}
-              className="mt-1 max-w-full border"
-            >
-              {photo && url && shows ? (
-                <image href={url} {...pictureUnderLoupe(photo, shows, spot)} preserveAspectRatio="none" />
-              ) : (
-                <Swatches cloths={cloths} />
-              )}
-              <Marks marks={drawing.marks} />
-              <g style={{ paintOrder: 'stroke', stroke: 'var(--cloth)', strokeWidth: 4 }}>
-                <Labels labels={drawing.labels} />
-              </g>
-            </svg>
-            {photo && (
-              <div className="mt-1 max-w-[260px]">
-                <TextField
-                  id="across"
-                  label="The photograph shows"
-                  hint="inches across"
-                  inputMode="decimal"
-                  value={across}
-                  onChange={(e) => form.setValue('across', e.target.value)}
-                  error={shows === null ? 'Between 0.5 and 200 inches.' : undefined}
-                />
-              </div>
-            )}
-          </div>
-        </div>
-        <div className="min-w-0">
-          <div className="flex flex-wrap items-center gap-x-4">
-            <h3 className="flex-1 text-[17px]">The shelf, best first</h3>
-            {(['sink', 'show'] as const).map((a) => (
-              <label key={a} className="inline-flex min-h-11 items-center gap-2">
-                <input
-                  type="radio"
-                  name="aim"
-                  checked={aim === a}
-                  onChange={() => form.setValue('aim', a)}
-                  className="size-5 accent-(--indigo)"
-                />
-                to {a}
-              </label>
-            ))}
-          </div>
-          <RankTable
-            ranked={ranked}
-            cones={byId}
-            cloths={cloths.map((c) => c.name)}
-            aim={aim}
-            laid={laid}
-            onLay={(id) =>
-              setLaid(() =>
-                laid.includes(id) ? laid.filter((x) => x !== id) : [...laid, id].slice(0, MOST_LAID),
-              )
-            }
+          <Loupe
+            zone={zone}
+            asked={asked}
+            shelf={shelf}
+            picture={photo && url ? { photo, url, spot } : null}
           />
         </div>
+        <ShelfInOrder asked={asked} shelf={shelf} />
       </div>
     </>
+  );
+}
+
+function ColoursHead({ quiltId, zone, asked }: { quiltId: string; zone: ColourZone; asked: AskedColours }) {
+  const router = useRouter();
+  const done = useCallback(() => {
+    toast('Colours kept. The zone is matched by them from now on.');
+    router.refresh();
+  }, [router]);
+  const { send, pending, problems } = useActionForm(doors.recolour, done);
+  return (
+    <>
+      <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5 gap-y-1">
+        <h2 className="text-24">{zone.name}</h2>
+        <p className="min-w-0 flex-1 text-ink2">
+          zone {zone.letter} · its colours, and the shelf against them
+        </p>
+        <Button
+          look="act"
+          disabled={!asked.changed || pending}
+          onClick={() =>
+            !pending &&
+            send({
+              quiltId,
+              zoneId: zone.id,
+              version: zone.version,
+              colours: asked.cloths.map(({ hex, share, busyness }) => ({ hex, share, busyness })),
+            })
+          }
+        >
+          Keep these colours
+        </Button>
+      </div>
+      <Problems problems={problems} />
+    </>
+  );
+}
+
+type Shown = NonNullable<ReturnType<typeof usePhotograph>['photo']>;
+
+/** The photograph, its colour under the mark and its palette, each taken with a press. */
+function PhotoColours({
+  photo,
+  url,
+  spot,
+  setSpot,
+  asked: { cloths, paint },
+}: {
+  photo: Shown;
+  url: string;
+  spot: Spot;
+  setSpot: (to: Spot) => void;
+  asked: AskedColours;
+}) {
+  const [under, setUnder] = useState<string | null>(null);
+  return (
+    <div className="mt-2">
+      <Photo
+        photo={photo}
+        url={url}
+        spot={spot}
+        onSpot={(s, hex) => {
+          setSpot(s);
+          setUnder(hex);
+        }}
+        onTake={() => under && paint(under)}
+      />
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        {under && (
+          <button
+            type="button"
+            onClick={() => paint(under)}
+            className="inline-flex min-h-11 items-center gap-2 rounded border border-rule px-2.5"
+          >
+            <i className="size-6 border" style={{ background: under }} aria-hidden />
+            Take the colour under the mark
+          </button>
+        )}
+        {photo.palette.map((c) => (
+          <button
+            key={c.hex}
+            type="button"
+            onClick={() => paint(c.hex, cloths.length > 1 ? c.share : undefined)}
+            className="inline-flex min-h-11 items-center gap-1.5 rounded border border-rule px-2"
+            aria-label={`Take ${c.hex}, ${Math.round(c.share * 100)} per cent of the photograph`}
+          >
+            <i className="size-6 border" style={{ background: c.hex }} aria-hidden />
+            {Math.round(c.share * 100)} %
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Threads laid across the fabric at true thickness, on swatches or on the photograph. */
+function Loupe({
+  zone,
+  asked: { cloths, across, setAcross, shows },
+  shelf: { byId, laid },
+  picture,
+}: {
+  zone: ColourZone;
+  asked: AskedColours;
+  shelf: ReturnType<typeof useRanked>;
+  picture: { photo: Shown; url: string; spot: Spot } | null;
+}) {
+  const drawing = laidThreads(
+    laid.flatMap((id) => byId.get(id) ?? []),
+    zone.stitchMm,
+  );
+  return (
+    <div className="mt-3">
+      <h3 className="text-[17px]">Laid across, at true thickness</h3>
+      <svg
+        width={LOUPE.width}
+        height={LOUPE.height}
+        viewBox={`0 0 ${LOUPE.width} ${LOUPE.height}`}
+        role="img"
+        aria-label={`Threads laid across the fabric at true thickness: ${laid.map((id) => byId.get(id)?.name).join(', ') || 'none'}`}
+        className="mt-1 max-w-full border"
+      >
+        {picture && shows ? (
+          <image
+            href={picture.url}
+            {...pictureUnderLoupe(picture.photo, shows, picture.spot)}
+            preserveAspectRatio="none"
+          />
+        ) : (
+          <Swatches cloths={cloths} />
+        )}
+        <Marks marks={drawing.marks} />
+        <g style={{ paintOrder: 'stroke', stroke: 'var(--cloth)', strokeWidth: 4 }}>
+          <Labels labels={drawing.labels} />
+        </g>
+      </svg>
+      {picture && (
+        <div className="mt-1 max-w-[260px]">
+          <TextField
+            id="across"
+            label="The photograph shows"
+            hint="inches across"
+            inputMode="decimal"
+            value={across}
+            onChange={(e) => setAcross(e.target.value)}
+            error={shows === null ? 'Between 0.5 and 200 inches.' : undefined}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function ShelfInOrder({
+  asked: { cloths, aim, setAim },
+  shelf: { byId, ranked, laid, lay },
+}: {
+  asked: AskedColours;
+  shelf: ReturnType<typeof useRanked>;
+}) {
+  return (
+    <div className="min-w-0">
+      <div className="flex flex-wrap items-center gap-x-4">
+        <h3 className="flex-1 text-[17px]">The shelf, best first</h3>
+        {(['sink', 'show'] as const).map((a) => (
+          <label key={a} className="inline-flex min-h-11 items-center gap-2">
+            <input
+              type="radio"
+              name="aim"
+              checked={aim === a}
+              onChange={() => setAim(a)}
+              className="size-5 accent-(--indigo)"
+            />
+            to {a}
+          </label>
+        ))}
+      </div>
+      <RankTable
+        ranked={ranked}
+        cones={byId}
+        cloths={cloths.map((c) => c.name)}
+        aim={aim}
+        laid={laid}
+        onLay={lay}
+      />
+    </div>
   );
 }
 

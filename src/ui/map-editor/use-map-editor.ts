@@ -99,23 +99,19 @@ function useDrawingKeys(
   });
 }
 
-/** A map as it is drawn: its history, what is picked, the tool in hand, and what is wrong with it. */
-export function useMapEditor(quilt: MapQuilt, first: DrawnZone[]) {
-  const router = useRouter();
+/** Which zones are picked, one or several. */
+function usePicked() {
+  const [picked, setPicked] = useState<string[]>([]);
+  const pick = (id: string, more: boolean) =>
+    setPicked((now) => (more ? (now.includes(id) ? now.filter((x) => x !== id) : [...now, id]) : [id]));
+  return { picked, setPicked, pick };
+}
+
+/** The zones as they are drawn, with their history, and what was said of the last act. */
+function useZones(quilt: MapQuilt, first: DrawnZone[], draftKey: string) {
   const [history, setHistory] = useState(() => begin(first));
   const [moving, setMoving] = useState<DrawnZone[] | null>(null);
-  const [picked, setPicked] = useState<string[]>([]);
-  const [tool, setTool] = useState<Tool>('pick');
-  const [points, setPoints] = useState<XY[]>([]);
   const [said, setSaid] = useState<string | null>(null);
-  const zones = moving ?? history.now;
-  const problem = useMemo(() => mapProblem(history.now, quilt), [history.now, quilt]);
-  const draftKey = `map ${quilt.id}`;
-  const { send, pending, problems } = useActionForm(doors.saveMap, ({ zones: n }) => {
-    dropDraft(draftKey);
-    toast(`The map is saved: ${n} zones.`);
-    router.push(`/quilts/${quilt.id}/take-in`);
-  });
   const onBack = useCallback((draft: DrawnZone[]) => {
     setHistory((h) => step(h, draft));
     setSaid('What was drawn here and not kept is here again; Undo takes it back.');
@@ -134,6 +130,22 @@ export function useMapEditor(quilt: MapQuilt, first: DrawnZone[]) {
       setSaid(error.message);
     }
   };
+  // A name is one step of the history once it is typed, however many letters it has.
+  const rename = (id: string, name: string) => {
+    const now = history.now.find((z) => z.id === id);
+    if (now && name.trim() !== '' && name !== now.name)
+      put(history.now.map((z) => (z.id === id ? { ...z, name } : z)));
+  };
+  return { zones: moving ?? history.now, history, setHistory, setMoving, put, add, rename, said, setSaid };
+}
+
+/** The tool in hand and the points pressed with it: a shape drawn, zones cut along a line. */
+function useTool(
+  { history, put, add, setSaid }: ReturnType<typeof useZones>,
+  { picked }: ReturnType<typeof usePicked>,
+) {
+  const [tool, setTool] = useState<Tool>('pick');
+  const [points, setPoints] = useState<XY[]>([]);
   const press = (at: XY) => {
     const next = [...points, at];
     if (tool !== 'cut' || next.length < 2) return setPoints(next);
@@ -148,54 +160,44 @@ export function useMapEditor(quilt: MapQuilt, first: DrawnZone[]) {
     else if (tool === 'draw') setSaid('A shape needs at least three corners.');
     setPoints([]);
   };
-
-  const one = picked.length === 1 ? zones.find((z) => z.id === picked[0]) : undefined;
-  // A name is one step of the history once it is typed, however many letters it has.
-  const rename = (id: string, name: string) => {
-    const now = history.now.find((z) => z.id === id);
-    if (now && name.trim() !== '' && name !== now.name)
-      put(history.now.map((z) => (z.id === id ? { ...z, name } : z)));
-  };
-  useDrawingKeys(tool, setHistory, closeShape, () => {
+  const take = (next: Tool) => {
+    setTool(next);
     setPoints([]);
-    setPicked([]);
-  });
-  return {
-    zones,
-    history,
-    setHistory,
-    setMoving,
-    picked,
-    setPicked,
-    pick: (id: string, more: boolean) =>
-      setPicked((now) => (more ? (now.includes(id) ? now.filter((x) => x !== id) : [...now, id]) : [id])),
-    tool,
-    take: (next: Tool) => {
-      setTool(next);
-      setPoints([]);
-    },
-    points,
-    press,
-    closeShape,
-    one,
-    put,
-    rename,
-    said,
-    setSaid,
-    problem,
-    problems,
-    pending,
-    save: () =>
-      send({
-        quiltId: quilt.id,
-        version: quilt.version,
-        zones: history.now.map(({ id, name, geometry, from }) => ({
-          id,
-          name,
-          geometry,
-          ...(from ? { from } : {}),
-        })),
-      }),
   };
+  return { tool, take, points, press, closeShape, letGo: () => setPoints([]) };
+}
+
+/** Saves the map as it is drawn, and goes on to the intake. */
+function useSaveMap(quilt: MapQuilt, draftKey: string, zones: readonly DrawnZone[]) {
+  const router = useRouter();
+  const { send, pending, problems } = useActionForm(doors.saveMap, ({ zones: n }) => {
+    dropDraft(draftKey);
+    toast(`The map is saved: ${n} zones.`);
+    router.push(`/quilts/${quilt.id}/take-in`);
+  });
+  const save = () =>
+    send({
+      quiltId: quilt.id,
+      version: quilt.version,
+      zones: zones.map(({ id, name, geometry, from }) => ({ id, name, geometry, ...(from ? { from } : {}) })),
+    });
+  return { save, pending, problems };
+}
+
+/** A map as it is drawn: its history, what is picked, the tool in hand, and what is wrong with it. */
+export function useMapEditor(quilt: MapQuilt, first: DrawnZone[]) {
+  const draftKey = `map ${quilt.id}`;
+  const drawn = useZones(quilt, first, draftKey);
+  const chosen = usePicked();
+  const { letGo, ...tool } = useTool(drawn, chosen);
+  const saving = useSaveMap(quilt, draftKey, drawn.history.now);
+  const { zones, history, setHistory } = drawn;
+  const problem = useMemo(() => mapProblem(history.now, quilt), [history.now, quilt]);
+  useDrawingKeys(tool.tool, setHistory, tool.closeShape, () => {
+    letGo();
+    chosen.setPicked([]);
+  });
+  const one = chosen.picked.length === 1 ? zones.find((z) => z.id === chosen.picked[0]) : undefined;
+  return { ...drawn, ...chosen, ...tool, ...saving, one, problem };
 }
 export type MapEdit = ReturnType<typeof useMapEditor>;

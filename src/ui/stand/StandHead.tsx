@@ -50,7 +50,10 @@ export function StandHead({
       <p role="status" className="sr-only">
         {last}
       </p>
-      <p className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}>
+      <p
+        data-saved
+        className={`ml-auto ${waiting > 0 && !outbox.reached ? 'font-semibold text-weld' : 'text-ink2'}`}
+      >
         {!outbox.known
           ? '…'
           : writing > 0

@@ -35,8 +35,7 @@ interface Kept {
   data: Record<string, unknown>;
 }
 
-/** The talk at the counter: five short pages, kept after every pause and at every step. */
-export function Talk(props: {
+type TalkProps = {
   intake: { id: string; step: number; data: Record<string, unknown>; version: number };
   fabrics: StudioFabric[];
   battings: StudioBatting[];
@@ -45,10 +44,11 @@ export function Talk(props: {
   photographs: string[];
   usualDue: string;
   currency: string;
-}) {
-  const router = useRouter();
-  const { intake, fabrics, battings, machines } = props;
-  const pages = useMemo(() => talkPages(props), [props]);
+};
+
+/** What was said so far and on which page, kept after every pause and at every step; what was left here unsent is back. */
+function useSaid(props: TalkProps) {
+  const { intake } = props;
   const [step, setStep] = useState(intake.step);
   const [said, setSaid] = useState<Said>(() => beginWith(props));
   const { state, saver } = useAutosave<Kept>({
@@ -60,7 +60,6 @@ export function Talk(props: {
       JSON.stringify({ key, id: intake.id, version, ...body }),
     ],
   });
-  const page = pages[step - 1]!;
   const put = (at: number, what: Said) =>
     saver.put({ step: at, data: { ...what, client: what.record.client, name: what.record.name } });
   // What was typed before the page was lost, and the server never got.
@@ -93,23 +92,39 @@ export function Talk(props: {
     saver.now();
     window.scrollTo(0, 0);
   };
+  return { step, said, state, saver, change, set, go };
+}
 
+/** Takes the quilt in once all that was said is kept, and tells which page has what to mend. */
+function useTakingIn(intakeId: string, said: Said, pages: TalkPages, settled: () => Promise<boolean>) {
+  const router = useRouter();
+  const [away, setAway] = useState(false);
   const take = useActionForm(doors.takeIn, ({ id }) => {
     toast('Taken in.');
     router.push(`/quilts/${id}/take-in`);
   });
   const finish = async () => {
-    if (!(await saver.settled())) return setAway(true);
+    if (!(await settled())) return setAway(true);
     setAway(false);
-    take.send({ ...asForm(said, pages), intakeId: intake.id });
+    take.send({ ...asForm(said, pages), intakeId });
   };
-  const [away, setAway] = useState(false);
   const problemsOn = (i: number): Problem[] =>
     take.problems.filter((p) =>
       pages[i]!.paths.some((path) => p.path === path || p.path.startsWith(`${path}.`)),
     );
-  const at = (path: string) => take.problemAt(path);
+  return { away, finish, problemsOn, problems: take.problems, pending: take.pending, at: take.problemAt };
+}
+type TalkPages = ReturnType<typeof talkPages>;
+type TakingIn = ReturnType<typeof useTakingIn>;
 
+/** The talk at the counter: five short pages, kept after every pause and at every step. */
+export function Talk(props: TalkProps) {
+  const { intake, fabrics, battings, machines } = props;
+  const pages = useMemo(() => talkPages(props), [props]);
+  const { step, said, state, saver, change, set, go } = useSaid(props);
+  const taking = useTakingIn(intake.id, said, pages, () => saver.settled());
+  const { at } = taking;
+  const page = pages[step - 1]!;
   return (
     <div className="mx-auto max-w-[880px] px-6 pt-4 pb-10">
       <div className="flex flex-wrap items-baseline gap-x-4">
@@ -118,23 +133,7 @@ export function Talk(props: {
           {'words' in state ? state.words : state.kind === 'keeping' ? 'saving …' : 'saved'}
         </p>
       </div>
-      <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the intake">
-        {pages.map((p, i) => (
-          <li key={p.title}>
-            <button
-              type="button"
-              aria-current={i + 1 === step ? 'step' : undefined}
-              onClick={() => go(i + 1)}
-              className={`flex min-h-11 items-center gap-2 border-b-[3px] px-3 ${i + 1 === step ? 'border-indigo font-bold' : 'border-transparent'}`}
-            >
-              {i + 1}. {p.title}
-              {problemsOn(i).length > 0 && (
-                <span className="text-madder">({problemsOn(i).length} to mend)</span>
-              )}
-            </button>
-          </li>
-        ))}
-      </ol>
+      <PageTabs pages={pages} step={step} go={go} problemsOn={taking.problemsOn} />
       <section aria-label={page.title} className="mt-4">
         <p className="text-[17px]">{page.ask}</p>
         <div className="mt-3 grid gap-3 sm:grid-cols-2">
@@ -180,34 +179,7 @@ export function Talk(props: {
           size={[meanOf(said.widths), meanOf(said.lengths)].map(Number) as [number, number]}
         />
       </section>
-      {step === 5 && (
-        <div className="mt-3">
-          {take.problems.length > 0 && (
-            <ul role="alert" className="border-l-4 border-madder bg-madder-tint px-3 py-2">
-              {pages.map((p, i) =>
-                problemsOn(i).map((problem) => (
-                  <li key={problem.path}>
-                    <button
-                      type="button"
-                      className="min-h-11 text-left font-medium underline"
-                      onClick={() => go(i + 1)}
-                    >
-                      {p.title}: {problem.message}
-                    </button>
-                  </li>
-                )),
-              )}
-            </ul>
-          )}
-          {away && state.kind !== 'kept' && (
-            <p role="alert" className="font-medium text-madder">
-              Not taken in yet: what you typed last is not saved, for the studio’s computer did not answer. It
-              stays on this device; press again in a moment.
-            </p>
-          )}
-          <Problems problems={take.problems} fields={pages.flatMap((p) => p.paths)} />
-        </div>
-      )}
+      {step === 5 && <ToMend pages={pages} go={go} taking={taking} isKept={state.kind === 'kept'} />}
       <div className="mt-5 flex gap-3">
         {step > 1 && (
           <Button look="quiet" onClick={() => go(step - 1)}>
@@ -219,11 +191,91 @@ export function Talk(props: {
             Next: {pages[step]!.title}
           </Button>
         ) : (
-          <Button look="act" className="flex-1" disabled={take.pending} onClick={() => void finish()}>
+          <Button
+            look="act"
+            className="flex-1"
+            disabled={taking.pending}
+            onClick={() => void taking.finish()}
+          >
             Take it in
           </Button>
         )}
       </div>
+    </div>
+  );
+}
+
+/** The five pages, the one that is open marked, each with what is to be mended on it. */
+function PageTabs({
+  pages,
+  step,
+  go,
+  problemsOn,
+}: {
+  pages: TalkPages;
+  step: number;
+  go: (to: number) => void;
+  problemsOn: TakingIn['problemsOn'];
+}) {
+  return (
+    <ol className="mt-2 flex flex-wrap border-b" aria-label="Pages of the intake">
+      {pages.map((p, i) => (
+        <li key={p.title}>
+          <button
+            type="button"
+            aria-current={i + 1 === step ? 'step' : undefined}
+            onClick={() => go(i + 1)}
+            className={`flex min-h-11 items-center gap-2 border-b-[3px] px-3 ${i + 1 === step ? 'border-indigo font-bold' : 'border-transparent'}`}
+          >
+            {i + 1}. {p.title}
+            {problemsOn(i).length > 0 && (
+              <span className="text-madder">({problemsOn(i).length} to mend)</span>
+            )}
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** What stands in the way of taking it in, each a press from its page. */
+function ToMend({
+  pages,
+  go,
+  taking: { problems, problemsOn, away },
+  isKept,
+}: {
+  pages: TalkPages;
+  go: (to: number) => void;
+  taking: TakingIn;
+  isKept: boolean;
+}) {
+  return (
+    <div className="mt-3">
+      {problems.length > 0 && (
+        <ul role="alert" className="border-l-4 border-madder bg-madder-tint px-3 py-2">
+          {pages.map((p, i) =>
+            problemsOn(i).map((problem) => (
+              <li key={problem.path}>
+                <button
+                  type="button"
+                  className="min-h-11 text-left font-medium underline"
+                  onClick={() => go(i + 1)}
+                >
+                  {p.title}: {problem.message}
+                </button>
+              </li>
+            )),
+          )}
+        </ul>
+      )}
+      {away && !isKept && (
+        <p role="alert" className="font-medium text-madder">
+          Not taken in yet: what you typed last is not saved, for the studio’s computer did not answer. It
+          stays on this device; press again in a moment.
+        </p>
+      )}
+      <Problems problems={problems} fields={pages.flatMap((p) => p.paths)} />
     </div>
   );
 }
@@ -235,7 +287,7 @@ function meanOf(three: readonly string[]): string {
     : String(Math.round((numbers.reduce((a, b) => a + b, 0) / numbers.length) * 8) / 8);
 }
 
-function beginWith({ intake, fabrics, battings, machines, usualDue }: Parameters<typeof Talk>[0]): Said {
+function beginWith({ intake, fabrics, battings, machines, usualDue }: TalkProps): Said {
   const data = intake.data as Partial<Said>;
   const cotton = fabrics.find((f) => f.kind === 'quilting-cotton' && f.shipped) ?? fabrics[0]!;
   return {
