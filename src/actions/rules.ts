@@ -136,73 +136,67 @@ export const QuiltId = (): Rule => Id('This quilt is not known. Go back to the R
 export const Version = (): Rule => Whole(0, 1_000_000_000, 'The version this page showed');
 
 /** What a field's kind and range ask of what comes in, in the field's own words. */
-function rulesOf(f: Field): Rule[] {
-  const noun = f.noun ?? f.label;
-  switch (f.kind) {
-    case 'text':
-    case 'long':
-      return [
-        f.mayBeEmpty ? Text(f.most!) : Words(f.most!, f.ask ?? `${f.label}: give a text.`),
-        ...(f.kind === 'text'
-          ? [all(Matches(/^[^\r\n]*$/, { message: `${f.label}: keep it on one line.` }))]
-          : []),
-        ...(f.looks ? [Looks(f.looks)] : []),
-      ];
-    case 'number':
-    case 'inches':
-    case 'mm':
-    case 'metres':
-    case 'grams':
-      return [Num(...f.range!, noun)];
-    case 'whole':
-    case 'money':
-      return [Whole(...f.range!, noun)];
-    case 'choice':
-      return [
-        OneOf(
-          f.choices!.map((c) => c.value),
-          choiceWords(f),
-        ),
-      ];
-    case 'checks': {
-      const [fewest, most] = f.count ?? [1, f.choices!.length];
-      const least = { message: fewest > 0 ? `${f.label}: pick at least one.` : choiceWords(f) };
-      return [
-        all(
-          IsArray(least),
-          ArrayMinSize(fewest, least),
-          ArrayMaxSize(most, least),
-          ArrayUnique({ message: `${f.label}: one stands twice.` }),
-          IsIn(
-            f.choices!.map((c) => c.value),
-            { each: true, message: choiceWords(f) },
-          ),
-        ),
-      ];
-    }
-    case 'numbers': {
-      const size = { message: f.ask ?? rangeWords(f) };
-      return [
-        all(IsArray(size), ArrayMinSize(f.count![0], size), ArrayMaxSize(f.count![1], size)),
-        EachNum(...f.range!, noun),
-      ];
-    }
-    case 'yes':
-      return [Yes()];
-    case 'day':
-      return [Day(f.ask ?? `${f.label}: give a day.`)];
-    case 'ref':
-      return [Id(f.ask ?? `${f.label}: pick one.`)];
-    case 'hex':
-      return [Hex()];
-    case 'hexes': {
-      const size = { message: `${noun}: at most ${f.count![1]}.` };
-      return [
-        all(IsArray(size), ArrayMaxSize(f.count![1], size), Matches(HEX, { each: true, message: WRITE_HEX })),
-      ];
-    }
-  }
+const text = (f: Field): Rule =>
+  f.mayBeEmpty ? Text(f.most!) : Words(f.most!, f.ask ?? `${f.label}: give a text.`);
+const number = (f: Field): Rule[] => [Num(...f.range!, nounOf(f))];
+const whole = (f: Field): Rule[] => [Whole(...f.range!, nounOf(f))];
+const looks = (f: Field): Rule[] => (f.looks ? [Looks(f.looks)] : []);
+const nounOf = (f: Field) => f.noun ?? f.label;
+const valuesOf = (f: Field) => f.choices!.map((c) => c.value);
+
+function checks(f: Field): Rule[] {
+  const [fewest, most] = f.count ?? [1, f.choices!.length];
+  const least = { message: fewest > 0 ? `${f.label}: pick at least one.` : choiceWords(f) };
+  return [
+    all(
+      IsArray(least),
+      ArrayMinSize(fewest, least),
+      ArrayMaxSize(most, least),
+      ArrayUnique({ message: `${f.label}: one stands twice.` }),
+      IsIn(valuesOf(f), { each: true, message: choiceWords(f) }),
+    ),
+  ];
 }
+
+function numbers(f: Field): Rule[] {
+  const size = { message: f.ask ?? rangeWords(f) };
+  return [
+    all(IsArray(size), ArrayMinSize(f.count![0], size), ArrayMaxSize(f.count![1], size)),
+    EachNum(...f.range!, nounOf(f)),
+  ];
+}
+
+function hexes(f: Field): Rule[] {
+  const size = { message: `${nounOf(f)}: at most ${f.count![1]}.` };
+  return [
+    all(IsArray(size), ArrayMaxSize(f.count![1], size), Matches(HEX, { each: true, message: WRITE_HEX })),
+  ];
+}
+
+/** The rules of a field by its kind, the most basic first. */
+const RULES: Readonly<Record<Field['kind'], (f: Field) => Rule[]>> = {
+  text: (f) => [
+    text(f),
+    all(Matches(/^[^\r\n]*$/, { message: `${f.label}: keep it on one line.` })),
+    ...looks(f),
+  ],
+  long: (f) => [text(f), ...looks(f)],
+  number,
+  inches: number,
+  mm: number,
+  metres: number,
+  grams: number,
+  whole,
+  money: whole,
+  choice: (f) => [OneOf(valuesOf(f), choiceWords(f))],
+  checks,
+  numbers,
+  yes: () => [Yes()],
+  day: (f) => [Day(f.ask ?? `${f.label}: give a day.`)],
+  ref: (f) => [Id(f.ask ?? `${f.label}: pick one.`)],
+  hex: () => [Hex()],
+  hexes,
+};
 
 /**
  * Puts the rules of a table of fields on a class of input, so that none of them is written twice.
@@ -213,7 +207,7 @@ export const Fields =
   (target: { prototype: object }): void => {
     for (const f of fields) {
       // The most basic rule is applied last, so that it is the one that speaks.
-      for (const rule of rulesOf(f).reverse()) rule(target.prototype, f.id);
+      for (const rule of RULES[f.kind](f).reverse()) rule(target.prototype, f.id);
       if (f.optional || f.mayBeEmpty || which === 'are given') Maybe()(target.prototype, f.id);
     }
   };

@@ -1,6 +1,6 @@
 // Serves the built app: one door in front of it, for HTTP on this computer and HTTPS with sign-in beyond it.
 import { existsSync, readFileSync } from 'node:fs';
-import { createServer as createHttp, type IncomingMessage, type RequestListener } from 'node:http';
+import { createServer as createHttp, type IncomingMessage, type ServerResponse, type RequestListener } from 'node:http';
 import { createServer as createHttps } from 'node:https';
 import { randomUUID, X509Certificate } from 'node:crypto';
 import next from 'next';
@@ -46,26 +46,18 @@ function authorityOf(tls: string): { certificate: string; fingerprint: string } 
   return { certificate, fingerprint: new X509Certificate(certificate).fingerprint256 };
 }
 
-async function serve(env: NodeJS.ProcessEnv) {
-  const hostname = env.HOST ?? '127.0.0.1';
-  const port = Number(env.PORT ?? 3111);
-  const tls = env.TIDY_SPOOL_TLS;
-  const hash = env.TIDY_SPOOL_PASSPHRASE_HASH;
-  if (!LOOPBACK.includes(hostname) && !hash)
-    throw new Error('Beyond this computer Tidy Spool is served only with a passphrase.');
-  const certificate = tls ? readFileSync(`${tls}/certificate.pem`, 'utf8') : null;
-  const authority = tls ? authorityOf(tls) : { certificate: null, fingerprint: null };
-  const door = env.DATABASE_URL
-    ? new Door({ sql: connect(env.DATABASE_URL, 4), hash: hash ?? null, ...authority })
-    : null;
-  process.env.TIDY_SPOOL_FINGERPRINT = authority.fingerprint ?? '';
-  const names = listedNames(env);
-  const metrics = env.TIDY_SPOOL_METRICS === '1' ? new Metrics() : null;
-  const app = next({ dev: false, hostname, port });
-  await app.prepare();
-  const handle = app.getRequestHandler();
-  const pages = new KeptPages(databaseMark(env.DATABASE_URL), () => btoa(randomUUID()));
-  const act: RequestListener = (req, res) => {
+/** Everything a request is answered with. */
+interface Served {
+  door: Door | null;
+  names: ReturnType<typeof listedNames>;
+  metrics: Metrics | null;
+  pages: KeptPages;
+  handle: (req: IncomingMessage, res: ServerResponse) => Promise<void>;
+}
+
+/** Each request through the door, and on to the app as whom it let in. */
+function listener({ door, names, metrics, pages, handle }: Served): RequestListener {
+  return (req, res) => {
     const through = async () => {
       for (const [name, value] of Object.entries(HEADERS)) res.setHeader(name, value);
       const no = refusal(req, names);
@@ -92,19 +84,19 @@ async function serve(env: NodeJS.ProcessEnv) {
       else answer(res, 503, 'The program could not answer just now. Try again in a moment.');
     });
   };
-  const server = tls
-    ? createHttps({ cert: certificate!, key: readFileSync(`${tls}/key.pem`) }, act)
-    : createHttp(act);
-  server.requestTimeout = 600_000;
-  server.once('error', (error: NodeJS.ErrnoException) => {
-    console.error(
-      error.code === 'EADDRINUSE'
-        ? `Port ${port} on ${hostname} is already in use.`
-        : `It cannot be served on ${hostname}, port ${port}: ${error.message}.`,
-    );
-    process.exit(1);
-  });
-  server.listen(port, hostname, () => say.info({ hostname, port, tls: !!tls }, 'serving'));
+}
+
+function cannotServe(error: NodeJS.ErrnoException, hostname: string, port: number): void {
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} on ${hostname} is already in use.`
+      : `It cannot be served on ${hostname}, port ${port}: ${error.message}.`,
+  );
+  process.exit(1);
+}
+
+/** Ends what is being answered, soon, when the program is told to stop. */
+function endOnSignal(server: ReturnType<typeof createHttp> | ReturnType<typeof createHttps>): void {
   const stop = () => {
     server.close(() => process.exit(0));
     server.closeAllConnections();
@@ -112,6 +104,35 @@ async function serve(env: NodeJS.ProcessEnv) {
   };
   process.once('SIGTERM', stop);
   process.once('SIGINT', stop);
+}
+
+async function serve(env: NodeJS.ProcessEnv) {
+  const hostname = env.HOST ?? '127.0.0.1';
+  const port = Number(env.PORT ?? 3111);
+  const tls = env.TIDY_SPOOL_TLS;
+  const hash = env.TIDY_SPOOL_PASSPHRASE_HASH;
+  if (!LOOPBACK.includes(hostname) && !hash)
+    throw new Error('Beyond this computer Tidy Spool is served only with a passphrase.');
+  const certificate = tls ? readFileSync(`${tls}/certificate.pem`, 'utf8') : null;
+  const authority = tls ? authorityOf(tls) : { certificate: null, fingerprint: null };
+  const door = env.DATABASE_URL
+    ? new Door({ sql: connect(env.DATABASE_URL, 4), hash: hash ?? null, ...authority })
+    : null;
+  process.env.TIDY_SPOOL_FINGERPRINT = authority.fingerprint ?? '';
+  const names = listedNames(env);
+  const metrics = env.TIDY_SPOOL_METRICS === '1' ? new Metrics() : null;
+  const app = next({ dev: false, hostname, port });
+  await app.prepare();
+  const handle = app.getRequestHandler();
+  const pages = new KeptPages(databaseMark(env.DATABASE_URL), () => btoa(randomUUID()));
+  const act = listener({ door, names, metrics, pages, handle });
+  const server = tls
+    ? createHttps({ cert: certificate!, key: readFileSync(`${tls}/key.pem`) }, act)
+    : createHttp(act);
+  server.requestTimeout = 600_000;
+  server.once('error', (error: NodeJS.ErrnoException) => cannotServe(error, hostname, port));
+  server.listen(port, hostname, () => say.info({ hostname, port, tls: !!tls }, 'serving'));
+  endOnSignal(server);
 }
 
 serve(process.env).catch((error: unknown) => {

@@ -105,71 +105,76 @@ const within = (r: Reading, f: Field, value: number, text: string): number | nul
 };
 
 /** One cell by the rule of its field: the same rule the form and the database keep. */
+/** What an empty cell of a kind is, where its column says nothing else. */
+const EMPTY: Partial<Record<Field['kind'], () => unknown>> = {
+  hexes: () => [],
+  text: () => '',
+  long: () => '',
+  yes: () => false,
+};
+
+function emptyCell(r: Reading, f: Field): unknown {
+  const { column } = f;
+  if (column?.required) return r.error(f.id, 'Is empty, and is needed.');
+  if (column?.emptyFlag) return r.flag(f.id, column.emptyFlag);
+  if (column?.empty !== undefined) return column.empty;
+  return EMPTY[f.kind]?.() ?? null;
+}
+
+type ReadCell = (r: Reading, f: Field, text: string) => unknown;
+const readText: ReadCell = (r, f, text) =>
+  text.length > f.most! ? r.error(f.id, `Longer than ${f.most} letters.`) : text;
+const readANumber: ReadCell = (r, f, text) => {
+  const value = readNumber(text, r.decimal);
+  if (value === null) return r.error(f.id, `“${text}” is not a number.`);
+  if (f.kind === 'whole' && !Number.isInteger(value))
+    return r.error(f.id, `${f.noun ?? f.label}: a whole number is wanted, and ${text} is none.`);
+  return within(r, f, value, text);
+};
+const readLength: ReadCell = (r, f, text) => {
+  const mm = readLengthMm(text, r.decimal, f.kind === 'mm' ? 'mm' : 'in');
+  if (mm === null) return r.error(f.id, `“${text}” is not a length, such as 6 in or 150 mm.`);
+  return within(r, f, f.kind === 'mm' ? mm : mm / 25.4, text);
+};
+const readAmount =
+  (read: typeof readMetres, words: string): ReadCell =>
+  (r, f, text) => {
+    const value = read(text, r.decimal);
+    return value === null ? r.error(f.id, `“${text}” is no ${words}.`) : within(r, f, value, text);
+  };
+const readHexes: ReadCell = (r, f, text) => {
+  const all = text.split(/[\s,;/|]+/).map(readHex);
+  if (all.includes(null))
+    return r.error(
+      f.id,
+      `“${text}” is not a row of colours. Write each as six digits, such as #6e3b63 #8a9a7b.`,
+    );
+  return all.length > f.count![1] ? r.error(f.id, `At most ${f.count![1]} colours.`) : all;
+};
+
+/** How a cell is read by the kind of its field; the others are choices. */
+const CELLS: Partial<Record<Field['kind'], ReadCell>> = {
+  text: readText,
+  long: readText,
+  number: readANumber,
+  whole: readANumber,
+  inches: readLength,
+  mm: readLength,
+  metres: readAmount(readMetres, 'length, such as 5000 m or 6000 yd'),
+  grams: readAmount(readGrams, 'weight, such as 240 g or 8 oz'),
+  hex: (r, f, text) =>
+    readHex(text) ?? r.error(f.id, `“${text}” is not a colour. Write six digits, such as #6e3b63.`),
+  hexes: readHexes,
+  yes: (r, f, text) => readYes(text) ?? r.error(f.id, `“${text}” is neither yes nor no.`),
+};
+
 function readCell(r: Reading, f: Field): unknown {
   const text = r.cell(f.id);
-  const { column } = f;
   // A control character is a sign of a file that is not text; a name is one line.
   if (/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(text))
     return r.error(f.id, 'Holds signs that are not text.');
   if (f.kind !== 'long' && /[\r\n]/.test(text)) return r.error(f.id, 'Must stand on one line.');
-  if (!text) {
-    if (column?.required) return r.error(f.id, 'Is empty, and is needed.');
-    if (column?.emptyFlag) return r.flag(f.id, column.emptyFlag);
-    if (column?.empty !== undefined) return column.empty;
-    return f.kind === 'hexes'
-      ? []
-      : f.kind === 'text' || f.kind === 'long'
-        ? ''
-        : f.kind === 'yes'
-          ? false
-          : null;
-  }
-  switch (f.kind) {
-    case 'text':
-    case 'long':
-      return text.length > f.most! ? r.error(f.id, `Longer than ${f.most} letters.`) : text;
-    case 'number':
-    case 'whole': {
-      const value = readNumber(text, r.decimal);
-      if (value === null) return r.error(f.id, `“${text}” is not a number.`);
-      if (f.kind === 'whole' && !Number.isInteger(value))
-        return r.error(f.id, `${f.noun ?? f.label}: a whole number is wanted, and ${text} is none.`);
-      return within(r, f, value, text);
-    }
-    case 'inches':
-    case 'mm': {
-      const mm = readLengthMm(text, r.decimal, f.kind === 'mm' ? 'mm' : 'in');
-      if (mm === null) return r.error(f.id, `“${text}” is not a length, such as 6 in or 150 mm.`);
-      return within(r, f, f.kind === 'mm' ? mm : mm / 25.4, text);
-    }
-    case 'metres':
-    case 'grams': {
-      const value = (f.kind === 'metres' ? readMetres : readGrams)(text, r.decimal);
-      if (value === null)
-        return r.error(
-          f.id,
-          `“${text}” is no ${f.kind === 'metres' ? 'length, such as 5000 m or 6000 yd' : 'weight, such as 240 g or 8 oz'}.`,
-        );
-      return within(r, f, value, text);
-    }
-    case 'hex':
-      return readHex(text) ?? r.error(f.id, `“${text}” is not a colour. Write six digits, such as #6e3b63.`);
-    case 'hexes': {
-      const all = text.split(/[\s,;/|]+/).map(readHex);
-      if (all.includes(null))
-        return r.error(
-          f.id,
-          `“${text}” is not a row of colours. Write each as six digits, such as #6e3b63 #8a9a7b.`,
-        );
-      return all.length > f.count![1] ? r.error(f.id, `At most ${f.count![1]} colours.`) : all;
-    }
-    case 'yes': {
-      const value = readYes(text);
-      return value === null ? r.error(f.id, `“${text}” is neither yes nor no.`) : value;
-    }
-    default:
-      return readChoice(r, f, text);
-  }
+  return text ? (CELLS[f.kind] ?? readChoice)(r, f, text) : emptyCell(r, f);
 }
 
 function readChoice(r: Reading, f: Field, text: string): unknown {

@@ -139,67 +139,41 @@ export interface SetupDifference {
 const grams = (gf: number) => `${gf >= 40 ? Math.round(gf) : Number((Math.round(gf * 2) / 2).toFixed(1))} g`;
 const one = (n: number) => String(Number(n.toFixed(1)));
 
+/** One line of both set-ups, and whether they say the same. */
+const row = (
+  what: string,
+  there: string,
+  here: string,
+  why: string | false = false,
+  same = there === here,
+): SetupDifference & { same: boolean } => ({ what, there, here, same, ...(why && { why }) });
+
 /** What is otherwise here than where a set-up comes from, matched anew for this machine and shelf. */
 export function differences(there: SharedSetup, told: QuickAnswer, machine: MatchMachine): SetupDifference[] {
   const { setup: a } = there;
   const b = told.setup;
   const noFoot = !machine.feet.includes(a.foot) && `no ${FOOT_LABEL[a.foot].toLowerCase()} here`;
   const noMode = !machine.modes.includes(a.mode) && 'this machine does not do it';
-  const rows: (SetupDifference & { same: boolean })[] = [
-    {
-      what: 'Top thread',
-      there: there.top.name,
-      here: told.top.name ?? '',
-      same: sameThread(there.top, told.top),
-    },
-    {
-      what: 'Bobbin thread',
-      there: there.bobbin.name,
-      here: told.bobbin.name ?? '',
-      same: sameThread(there.bobbin, told.bobbin),
-    },
-    {
-      what: 'Needle',
-      there: needleName(a.needle.nm, a.needle.eye),
-      here: needleName(b.needle.nm, b.needle.eye),
-      same: a.needle.nm === b.needle.nm && a.needle.eye === b.needle.eye,
-    },
-    {
-      what: 'Foot',
-      there: FOOT_LABEL[a.foot],
-      here: FOOT_LABEL[b.foot],
-      same: a.foot === b.foot,
-      ...(noFoot && { why: noFoot }),
-    },
-    { what: 'Stitches per inch', there: one(a.spi), here: one(b.spi), same: one(a.spi) === one(b.spi) },
-    {
-      what: 'Regulator',
-      there: MODE_LABEL[a.mode],
-      here: MODE_LABEL[b.mode],
-      same: a.mode === b.mode,
-      ...(noMode && { why: noMode }),
-    },
-    {
-      what: 'Sewing speed',
-      there: `${one(a.handInPerS)} in/s`,
-      here: `${one(b.handInPerS)} in/s`,
-      same: one(a.handInPerS) === one(b.handInPerS),
-      ...(machine.maxSpm < there.machine.maxSpm && {
-        why: `this machine sews ${machine.maxSpm} stitches a minute, that one ${there.machine.maxSpm}`,
-      }),
-    },
-    {
-      what: 'Top tension',
-      there: grams(a.topGf),
-      here: grams(b.topGf),
-      same: grams(a.topGf) === grams(b.topGf),
-    },
-    {
-      what: 'Bobbin tension',
-      there: grams(a.bobbinGf),
-      here: grams(b.bobbinGf),
-      same: grams(a.bobbinGf) === grams(b.bobbinGf),
-    },
+  const slower =
+    machine.maxSpm < there.machine.maxSpm &&
+    `this machine sews ${machine.maxSpm} stitches a minute, that one ${there.machine.maxSpm}`;
+  const needle = ({ nm, eye }: typeof a.needle) => needleName(nm, eye);
+  const rows = [
+    row('Top thread', there.top.name, told.top.name ?? '', false, sameThread(there.top, told.top)),
+    row(
+      'Bobbin thread',
+      there.bobbin.name,
+      told.bobbin.name ?? '',
+      false,
+      sameThread(there.bobbin, told.bobbin),
+    ),
+    row('Needle', needle(a.needle), needle(b.needle)),
+    row('Foot', FOOT_LABEL[a.foot], FOOT_LABEL[b.foot], noFoot),
+    row('Stitches per inch', one(a.spi), one(b.spi)),
+    row('Regulator', MODE_LABEL[a.mode], MODE_LABEL[b.mode], noMode),
+    row('Sewing speed', `${one(a.handInPerS)} in/s`, `${one(b.handInPerS)} in/s`, slower),
+    row('Top tension', grams(a.topGf), grams(b.topGf)),
+    row('Bobbin tension', grams(a.bobbinGf), grams(b.bobbinGf)),
   ];
   return rows.filter((r) => !r.same).map(({ same: _, ...r }) => r);
 }

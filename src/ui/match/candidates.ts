@@ -123,6 +123,12 @@ function provenWords({ provenAt, rounds, restedOn }: ChosenSetup) {
   };
 }
 
+/** What a test proved of a standing set-up; null while nothing did. */
+const provenOf = (standing: ChosenSetup) =>
+  standing.provenTopGf !== null && standing.provenBobbinGf !== null
+    ? { topGf: standing.provenTopGf, bobbinGf: standing.provenBobbinGf, ...provenWords(standing) }
+    : null;
+
 function describe(
   setup: Setup,
   top: Cone,
@@ -135,14 +141,7 @@ function describe(
 ): Candidate {
   const layers = layersMm(sandwich);
   const isStanding = standing?.topId === setup.topId && standing.bobbinId === setup.bobbinId;
-  const proven =
-    isStanding && standing.provenTopGf !== null && standing.provenBobbinGf !== null
-      ? {
-          topGf: standing.provenTopGf,
-          bobbinGf: standing.provenBobbinGf,
-          ...provenWords(standing),
-        }
-      : null;
+  const proven = isStanding ? provenOf(standing) : null;
   const now = proven ?? setup;
   // A card chosen before anything was learned rests on the models alone.
   const taught = Math.abs(setup.ratio / setup.ratioModel - 1) > 1e-9;

@@ -244,6 +244,14 @@ const airNowOf = ({ air }: StandFacts, { state }: Work): number | null =>
   [...state.entries].reverse().find((e) => e.kind === 'air-noted' && e.humidityPct !== undefined)
     ?.humidityPct ?? air.nowPct;
 
+/** Where the needle has come to: by the linked machine, else by the last place that was told. */
+function needleAtOf(entries: readonly LogEntry[], path: readonly (readonly [number, number])[]): XY | null {
+  const linked = path.at(-1);
+  if (linked) return [linked[0], linked[1]];
+  const told = [...entries].reverse().find((e) => e.xIn !== undefined && e.yIn !== undefined);
+  return told ? [told.xIn!, told.yIn!] : null;
+}
+
 /** Everything the screen at the machine says and does, from the log and the clock. */
 export function useStand(facts: StandFacts) {
   const work = useWork(facts);
@@ -267,8 +275,6 @@ export function useStand(facts: StandFacts) {
     onAway: (from, to) => setAway({ from, to }),
   });
   const square = squareness(state.widths);
-  const lastPlace = [...state.entries].reverse().find((e) => e.xIn !== undefined && e.yIn !== undefined);
-  const linked = longarm.state.path.at(-1);
   const capacityM = (set && work.named.get(set.bobbinId)?.capacityM) ?? Infinity;
   return {
     ...facts,
@@ -303,12 +309,7 @@ export function useStand(facts: StandFacts) {
           ? airWords(airNow, facts.air.testedPct[work.zone.id])
           : null,
     }),
-    /** Where the needle has come to: by the linked machine, else by the last place that was told. */
-    needleAt: linked
-      ? ([linked[0], linked[1]] as XY)
-      : lastPlace
-        ? ([lastPlace.xIn!, lastPlace.yIn!] as XY)
-        : null,
+    needleAt: needleAtOf(state.entries, longarm.state.path),
     after: afterOf(work),
   };
 }
