@@ -1,4 +1,4 @@
-import { ACTS, HAND, isPersonEffect } from '@/core/hours/factors';
+import { ACTS, HAND, type HoursBelief, isPersonEffect } from '@/core/hours/factors';
 import type { EffectKind, TensionLearning } from '@/core/learning/tension';
 import { techniques } from '@/core/tables/techniques';
 import { readBattings } from '@/data/cloths';
@@ -44,6 +44,23 @@ const KIND_WORD = { machine: '', top: ', on top', bobbin: ', below', batting: ''
 
 /** What everything shares first, single threads last. */
 const ORDER: readonly EffectKind[] = ['machine', 'batting', 'needle', 'top', 'bobbin'];
+
+/** What the log says of hands, acts and techniques: the hand first. */
+const hoursRows = (hours: HoursBelief): Effect[] =>
+  [...hours.fit.effects]
+    .filter(([effect]) => !isPersonEffect(effect))
+    .sort(([a], [b]) => Number(b === HAND) - Number(a === HAND) || Number(b === ACTS) - Number(a === ACTS))
+    .map(([effect, e]) => ({
+      name:
+        effect === HAND
+          ? 'your hands'
+          : effect === ACTS
+            ? 'thread changes and stops'
+            : (techniques.rows.find((t) => `technique ${t.id}` === effect)?.label ?? 'whole passes'),
+      mean: e.mean,
+      sd: e.sd,
+      rests: e.observations,
+    }));
 
 /** What the air does, for twenty points damper; said as well while it is too unsure to be reckoned with. */
 const airRow = ({ air }: TensionLearning): Effect[] =>
@@ -103,20 +120,7 @@ export async function readLearnedView(sql: Sql): Promise<LearnedView> {
       out: !out.has(i) ? null : s.dropped ? 'by you' : 'another cause is likelier',
       kept: s.kept === true,
     })),
-    hours: [...hours.fit.effects]
-      .filter(([effect]) => !isPersonEffect(effect))
-      .sort(([a], [b]) => Number(b === HAND) - Number(a === HAND) || Number(b === ACTS) - Number(a === ACTS))
-      .map(([effect, e]) => ({
-        name:
-          effect === HAND
-            ? 'your hands'
-            : effect === ACTS
-              ? 'thread changes and stops'
-              : (techniques.rows.find((t) => `technique ${t.id}` === effect)?.label ?? 'whole passes'),
-        mean: e.mean,
-        sd: e.sd,
-        rests: e.observations,
-      })),
+    hours: hoursRows(hours),
     steps: hours.steps,
   };
 }

@@ -80,6 +80,28 @@ async function layersOf(sql: Sql, { quilt }: Waiting, preferences: Preferences):
   ];
 }
 
+/** What every quilt that waits asks for yet, in the order it goes on the frame. */
+async function claimsOf(sql: Sql, room: WaitingRoom, today: number): Promise<Claim[]> {
+  const byId = new Map(room.waiting.map((w) => [w.quilt.id, w]));
+  const inOrder = laid(room, today).sort((a, b) => a.startDay - b.startDay);
+  const left = (of: ReadonlyMap<string, number>, share: number) =>
+    new Map([...of].map(([id, m]) => [id, m * (1 - share)]));
+  return Promise.all(
+    inOrder.map(async (s): Promise<Claim> => {
+      const w = byId.get(s.id)!;
+      return {
+        quilt: w.quilt.name,
+        day: s.startDay,
+        metres: left(w.work.totalM, w.share),
+        bobbinM: left(w.work.bobbinM, w.share),
+        stitches: left(w.work.stitches, w.share),
+        bulk: w.zones.some((z) => z.features.some((f) => BULK.includes(f))),
+        layers: await layersOf(sql, w, room.preferences),
+      };
+    }),
+  );
+}
+
 /** What is to be bought, wound or cut for everything that waits; null when there is no studio. */
 export async function readShopping(
   sql: Sql,
@@ -95,24 +117,7 @@ export async function readShopping(
     readNeedles(sql),
     readShoppingMarks(sql),
   ]);
-  const byId = new Map(room.waiting.map((w) => [w.quilt.id, w]));
-  const inOrder = laid(room, today).sort((a, b) => a.startDay - b.startDay);
-  const left = (of: ReadonlyMap<string, number>, share: number) =>
-    new Map([...of].map(([id, m]) => [id, m * (1 - share)]));
-  const claims = await Promise.all(
-    inOrder.map(async (s): Promise<Claim> => {
-      const w = byId.get(s.id)!;
-      return {
-        quilt: w.quilt.name,
-        day: s.startDay,
-        metres: left(w.work.totalM, w.share),
-        bobbinM: left(w.work.bobbinM, w.share),
-        stitches: left(w.work.stitches, w.share),
-        bulk: w.zones.some((z) => z.features.some((f) => BULK.includes(f))),
-        layers: await layersOf(sql, w, preferences),
-      };
-    }),
-  );
+  const claims = await claimsOf(sql, room, today);
   const lines = shoppingList({
     claims,
     cones: room.shelf.all.map((c) => ({

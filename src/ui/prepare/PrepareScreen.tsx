@@ -41,21 +41,7 @@ interface Small {
   lengthIn: number;
 }
 
-/** Backing, binding and batting: what to buy and how to cut it, worked out as it is typed. */
-export function PrepareScreen({
-  quilt,
-  units,
-  start,
-  version,
-  backing,
-  batting,
-  battingShrinkPct,
-  weight,
-  frameIn,
-  others,
-  battings,
-  map,
-}: {
+interface PrepareProps {
   quilt: Small;
   units: Preferences['units'];
   /** What was chosen before, or what the studio usually takes. */
@@ -73,27 +59,29 @@ export function PrepareScreen({
   battings: readonly BattingAtHand[];
   /** The quilt, to show joins on. */
   map: DrawnMap;
-}) {
-  const fields = FIELDS.map((f) => (f.name === 'clothIn' ? { ...f, label: `${backing}, width` } : f));
-  const { form, values } = useSpecForm(SPECS, start);
-  const read = fromForm(SPECS, values);
-  const numberAt = (name: string): number | null =>
-    typeof read[name] === 'number' && read[name] >= 0 ? read[name] : null;
-  const [layout, setLayout] = useState(start.layout);
-  const [withOthers, setWithOthers] = useState<string[]>(start.withQuilts);
-  const [clothIn, marginIn, stripIn] = ['clothIn', 'marginIn', 'stripIn'].map((f) => numberAt(f));
+}
+type Read = ReturnType<typeof fromForm>;
+
+/** Keeps what is chosen as it is chosen; only what can be read is kept. */
+function useKeptChoice(
+  quiltId: string,
+  version: number,
+  read: Read,
+  layout: Prepared['layout'],
+  withQuilts: string[],
+) {
   const { state, saver } = useAutosave<Omit<Prepared, 'version'>>({
-    draftKey: `prepared ${quilt.id}`,
+    draftKey: `prepared ${quiltId}`,
     version,
     send: ({ key, version: seen, body }) =>
-      doors.keepPrepared({ key, quiltId: quilt.id, version: seen, ...body }),
+      doors.keepPrepared({ key, quiltId: quiltId, version: seen, ...body }),
     beacon: ({ key, version: seen, body }) => [
-      `/quilts/${quilt.id}/prepare/keep`,
-      JSON.stringify({ key, quiltId: quilt.id, version: seen, ...body }),
+      `/quilts/${quiltId}/prepare/keep`,
+      JSON.stringify({ key, quiltId: quiltId, version: seen, ...body }),
     ],
   });
   // Kept as it is chosen; only what can be read is.
-  const chosenNow = JSON.stringify({ ...read, layout, withQuilts: withOthers });
+  const chosenNow = JSON.stringify({ ...read, layout, withQuilts });
   const kept = useRef(chosenNow);
   const isReadable = SPECS.every(
     (f) => f.kind === 'yes' || f.kind === 'text' || typeof read[f.name] === 'number',
@@ -103,10 +91,41 @@ export function PrepareScreen({
     kept.current = chosenNow;
     saver.put(JSON.parse(chosenNow) as Omit<Prepared, 'version'>);
   }, [chosenNow, isReadable, saver]);
-  const plan = attempt(() =>
+  return state;
+}
+
+/** What is chosen: the fields, the way the backing is cut, the small quilts that lie on it as well. */
+function useChosen({ quilt, start, version }: PrepareProps) {
+  const { form, values } = useSpecForm(SPECS, start);
+  const read = fromForm(SPECS, values);
+  const numberAt = (name: string): number | null =>
+    typeof read[name] === 'number' && read[name] >= 0 ? read[name] : null;
+  const [layout, setLayout] = useState(start.layout);
+  const [withOthers, setWithOthers] = useState<string[]>(start.withQuilts);
+  const state = useKeptChoice(quilt.id, version, read, layout, withOthers);
+  const [clothIn, marginIn, stripIn] = ['clothIn', 'marginIn', 'stripIn'].map((f) => numberAt(f));
+  return {
+    form,
+    values,
+    numberAt,
+    layout,
+    setLayout,
+    withOthers,
+    setWithOthers,
+    state,
+    clothIn: clothIn ?? null,
+    marginIn: marginIn ?? 0,
+    stripIn: stripIn ?? 0,
+  };
+}
+type Chosen = ReturnType<typeof useChosen>;
+
+/** The ways to cut the backing, or in words why there is none. */
+const backingOf = (quilt: Small, { marginIn, clothIn, values, numberAt }: Chosen) =>
+  attempt(() =>
     planBacking({
       quilt,
-      marginIn: marginIn ?? 0,
+      marginIn,
       testMarginIn: numberAt('testMarginIn') ?? 0,
       cloth: {
         widthIn: clothIn ?? 0,
@@ -117,10 +136,16 @@ export function PrepareScreen({
       },
     }),
   );
-  const binding = attempt(() => planBinding(quilt, { widthIn: 44 }, stripIn ?? 0));
-  const smalls = [quilt, ...others.filter((o) => withOthers.includes(o.id))];
-  const packed = attempt(() => packSmall(smalls, (clothIn ?? 0) - 2 * SELVAGE_IN, BETWEEN_IN));
-  const chosen =
+
+/** Backing, binding and batting: what to buy and how to cut it, worked out as it is typed. */
+export function PrepareScreen(props: PrepareProps) {
+  const { quilt, units, backing, others, battings } = props;
+  const chosen = useChosen(props);
+  const { form, values, layout, state, clothIn, stripIn } = chosen;
+  const fields = FIELDS.map((f) => (f.name === 'clothIn' ? { ...f, label: `${backing}, width` } : f));
+  const plan = backingOf(quilt, chosen);
+  const smalls = [quilt, ...others.filter((o) => chosen.withOthers.includes(o.id))];
+  const way =
     typeof plan === 'string' ? null : (plan.ways.find((w) => w.layout === layout) ?? plan.ways[0] ?? null);
   const length = (inches: number) => lengthText(inches, units);
   return (
@@ -142,11 +167,11 @@ export function PrepareScreen({
           {plan}
         </p>
       ) : (
-        chosen && (
+        way && (
           <Ways
             plan={plan}
-            chosen={chosen}
-            pick={setLayout}
+            chosen={way}
+            pick={chosen.setLayout}
             length={length}
             quilt={quilt}
             clothIn={clothIn!}
@@ -154,110 +179,16 @@ export function PrepareScreen({
         )
       )}
       <div className="mt-6 grid gap-8 md:grid-cols-2">
-        <section aria-label="Binding">
-          <h3 className="border-t-2 border-ink pt-2 text-20">Binding</h3>
-          <SpecFields specs={STRIP} form={form} className="mt-2 w-40" />
-          {typeof binding === 'string' ? (
-            <p className="mt-2 font-medium text-madder">{binding}</p>
-          ) : (
-            <p className="mt-2">
-              <b>
-                <Sourced of={predicted(binding.strips)}>{binding.strips} strips</Sourced>
-              </b>{' '}
-              across 44 in fabric: {length(binding.buyIn)} of it.
-            </p>
-          )}
-        </section>
-        <section aria-label="Batting">
-          <h3 className="border-t-2 border-ink pt-2 text-20">Batting</h3>
-          <p className="mt-2">
-            {batting}: cut{' '}
-            <b>
-              <Sourced of={predicted(null)}>
-                {length(quilt.widthIn + 2 * (marginIn ?? 0))} by{' '}
-                {length(quilt.lengthIn + 2 * (marginIn ?? 0))}
-              </Sourced>
-            </b>
-            . It shrinks about {battingShrinkPct} % in the first wash.
-          </p>
-          <p className="mt-2 text-ink2">
-            Quilted it weighs about {weight.dryKg.toFixed(1)} kg, {weight.wetKg.toFixed(1)} kg when spun after
-            a wash; lying flat it dries in about {Math.round(weight.dryingH)} hours.
-          </p>
-        </section>
+        <BindingPart quilt={quilt} chosen={chosen} length={length} />
+        <BattingPart {...props} marginIn={chosen.marginIn} length={length} />
       </div>
-      <section aria-label="What is here" className="mt-6">
-        <h3 className="border-t-2 border-ink pt-2 text-20">What is here against what is needed</h3>
-        <SpecFields specs={HERE} form={form} className="mt-2 grid gap-3 md:grid-cols-2" />
-        <div className="mt-2 space-y-1" aria-live="polite">
-          <InHandLine
-            battings={battings}
-            own={batting}
-            map={map}
-            what="batting"
-            text={String(values.battingHere ?? '')}
-            quilt={quilt}
-            marginIn={marginIn ?? 0}
-            length={length}
-          />
-          <InHandLine
-            what="backing"
-            text={String(values.backingHere ?? '')}
-            quilt={quilt}
-            marginIn={marginIn ?? 0}
-            length={length}
-          />
-        </div>
-      </section>
-      {others.length > 0 && (
-        <section aria-label="Several on one backing" className="mt-6">
-          <h3 className="border-t-2 border-ink pt-2 text-20">Several small quilts on this backing</h3>
-          <div className="flex flex-wrap gap-x-6">
-            {others.map((o) => (
-              <label key={o.id} className="flex min-h-11 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-(--indigo)"
-                  checked={withOthers.includes(o.id)}
-                  onChange={(e) =>
-                    setWithOthers(
-                      e.target.checked ? [...withOthers, o.id] : withOthers.filter((x) => x !== o.id),
-                    )
-                  }
-                />
-                {o.name}, {o.widthIn} × {o.lengthIn} in
-              </label>
-            ))}
-          </div>
-          {withOthers.length > 0 &&
-            (typeof packed === 'string' ? (
-              <p className="mt-2 font-medium text-madder">{packed.replace(/“.*?”/, 'One of them')}</p>
-            ) : (
-              <>
-                <p className="mt-1">
-                  {length(packed.lengthIn)} of {clothIn} in fabric, {BETWEEN_IN} in between and round them,{' '}
-                  {Math.round(packed.wasteIn2)} in² left over.
-                  {clothIn! > frameIn && ' Wider than the frame: pin them in one row less.'}
-                </p>
-                <DrawingSvg
-                  drawing={packedDiagram({
-                    widthIn: clothIn! - 2 * SELVAGE_IN,
-                    lengthIn: packed.lengthIn,
-                    placed: packed.placed,
-                    nameOf: (id) => smalls.find((s) => s.id === id)!.name,
-                  })}
-                  className="mt-1 h-auto max-w-full"
-                  title={`${smalls.length} quilts on one backing: ${packed.placed.map((p) => smalls.find((s) => s.id === p.id)!.name).join(', then ')}`}
-                />
-              </>
-            ))}
-        </section>
-      )}
+      <HerePart {...props} chosen={chosen} length={length} />
+      {others.length > 0 && <SeveralPart {...props} smalls={smalls} chosen={chosen} length={length} />}
       <PanelPart
         field={<SpecFields specs={PANEL} form={form} className="mt-2 w-56" />}
         text={String(values.panel ?? '')}
         tops={smalls}
-        stripIn={stripIn ?? 0}
+        stripIn={stripIn}
         length={length}
       />
       <BattingForWish battings={battings} length={length} />
@@ -265,6 +196,152 @@ export function PrepareScreen({
         <CautionLine caution={safety('fumes-fibres', 'note')} />
       </p>
     </>
+  );
+}
+
+type Length = (inches: number) => string;
+
+function BindingPart({
+  quilt,
+  chosen: { form, stripIn },
+  length,
+}: {
+  quilt: Small;
+  chosen: Chosen;
+  length: Length;
+}) {
+  const binding = attempt(() => planBinding(quilt, { widthIn: 44 }, stripIn));
+  return (
+    <section aria-label="Binding">
+      <h3 className="border-t-2 border-ink pt-2 text-20">Binding</h3>
+      <SpecFields specs={STRIP} form={form} className="mt-2 w-40" />
+      {typeof binding === 'string' ? (
+        <p className="mt-2 font-medium text-madder">{binding}</p>
+      ) : (
+        <p className="mt-2">
+          <b>
+            <Sourced of={predicted(binding.strips)}>{binding.strips} strips</Sourced>
+          </b>{' '}
+          across 44 in fabric: {length(binding.buyIn)} of it.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function BattingPart({
+  quilt,
+  batting,
+  battingShrinkPct,
+  weight,
+  marginIn,
+  length,
+}: PrepareProps & { marginIn: number; length: Length }) {
+  return (
+    <section aria-label="Batting">
+      <h3 className="border-t-2 border-ink pt-2 text-20">Batting</h3>
+      <p className="mt-2">
+        {batting}: cut{' '}
+        <b>
+          <Sourced of={predicted(null)}>
+            {length(quilt.widthIn + 2 * marginIn)} by {length(quilt.lengthIn + 2 * marginIn)}
+          </Sourced>
+        </b>
+        . It shrinks about {battingShrinkPct} % in the first wash.
+      </p>
+      <p className="mt-2 text-ink2">
+        Quilted it weighs about {weight.dryKg.toFixed(1)} kg, {weight.wetKg.toFixed(1)} kg when spun after a
+        wash; lying flat it dries in about {Math.round(weight.dryingH)} hours.
+      </p>
+    </section>
+  );
+}
+
+function HerePart({
+  quilt,
+  batting,
+  battings,
+  map,
+  chosen: { form, values, marginIn },
+  length,
+}: PrepareProps & { chosen: Chosen; length: Length }) {
+  return (
+    <section aria-label="What is here" className="mt-6">
+      <h3 className="border-t-2 border-ink pt-2 text-20">What is here against what is needed</h3>
+      <SpecFields specs={HERE} form={form} className="mt-2 grid gap-3 md:grid-cols-2" />
+      <div className="mt-2 space-y-1" aria-live="polite">
+        <InHandLine
+          battings={battings}
+          own={batting}
+          map={map}
+          what="batting"
+          text={String(values.battingHere ?? '')}
+          quilt={quilt}
+          marginIn={marginIn}
+          length={length}
+        />
+        <InHandLine
+          what="backing"
+          text={String(values.backingHere ?? '')}
+          quilt={quilt}
+          marginIn={marginIn}
+          length={length}
+        />
+      </div>
+    </section>
+  );
+}
+
+/** Small quilts that lie on one backing, and how they are packed on it. */
+function SeveralPart({
+  others,
+  frameIn,
+  smalls,
+  chosen: { clothIn, withOthers, setWithOthers },
+  length,
+}: PrepareProps & { smalls: readonly Small[]; chosen: Chosen; length: Length }) {
+  const packed = attempt(() => packSmall(smalls, (clothIn ?? 0) - 2 * SELVAGE_IN, BETWEEN_IN));
+  return (
+    <section aria-label="Several on one backing" className="mt-6">
+      <h3 className="border-t-2 border-ink pt-2 text-20">Several small quilts on this backing</h3>
+      <div className="flex flex-wrap gap-x-6">
+        {others.map((o) => (
+          <label key={o.id} className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--indigo)"
+              checked={withOthers.includes(o.id)}
+              onChange={(e) =>
+                setWithOthers(e.target.checked ? [...withOthers, o.id] : withOthers.filter((x) => x !== o.id))
+              }
+            />
+            {o.name}, {o.widthIn} × {o.lengthIn} in
+          </label>
+        ))}
+      </div>
+      {withOthers.length > 0 &&
+        (typeof packed === 'string' ? (
+          <p className="mt-2 font-medium text-madder">{packed.replace(/“.*?”/, 'One of them')}</p>
+        ) : (
+          <>
+            <p className="mt-1">
+              {length(packed.lengthIn)} of {clothIn} in fabric, {BETWEEN_IN} in between and round them,{' '}
+              {Math.round(packed.wasteIn2)} in² left over.
+              {clothIn! > frameIn && ' Wider than the frame: pin them in one row less.'}
+            </p>
+            <DrawingSvg
+              drawing={packedDiagram({
+                widthIn: clothIn! - 2 * SELVAGE_IN,
+                lengthIn: packed.lengthIn,
+                placed: packed.placed,
+                nameOf: (id) => smalls.find((s) => s.id === id)!.name,
+              })}
+              className="mt-1 h-auto max-w-full"
+              title={`${smalls.length} quilts on one backing: ${packed.placed.map((p) => smalls.find((s) => s.id === p.id)!.name).join(', then ')}`}
+            />
+          </>
+        ))}
+    </section>
   );
 }
 

@@ -28,6 +28,25 @@ export const STOPPED: LongarmState = {
 const MOST_POINTS = 3000;
 const NEAR_IN = 0.25;
 
+const AWAY = 'The studio’s computer does not answer: start the machine again in a moment.';
+interface StepKey {
+  pass: number;
+  thread: string;
+  stabilise: boolean;
+}
+
+/** What is to be sewn in a step; null where nobody can say now. */
+async function workOf(quiltId: string, { pass, thread, stabilise }: StepKey): Promise<StepWork | null> {
+  const query = new URLSearchParams({
+    quilt: quiltId,
+    pass: String(pass),
+    thread,
+    stabilise: String(stabilise),
+  });
+  const answer = await fetch(`/link?${query}`).catch(() => null);
+  return answer?.ok ? ((await answer.json()) as StepWork) : null;
+}
+
 /** The stand-in longarm, sewing a step of a quilt in a worker of its own. */
 export function useLongarm(quiltId: string) {
   const [state, setState] = useState(STOPPED);
@@ -39,26 +58,10 @@ export function useLongarm(quiltId: string) {
     setState((s) => ({ ...s, running: false, spm: 0, inPerS: 0 }));
   }, []);
   const start = useCallback(
-    async (
-      step: { pass: number; thread: string; stabilise: boolean },
-      speed: number,
-      faults: LongarmOrder['faults'],
-      raw: boolean,
-    ) => {
+    async (step: StepKey, speed: number, faults: LongarmOrder['faults'], raw: boolean) => {
       worker.current?.terminate();
-      const query = new URLSearchParams({
-        quilt: quiltId,
-        pass: String(step.pass),
-        thread: step.thread,
-        stabilise: String(step.stabilise),
-      });
-      const answer = await fetch(`/link?${query}`).catch(() => null);
-      if (!answer?.ok)
-        return setState({
-          ...STOPPED,
-          problem: 'The studio’s computer does not answer: start the machine again in a moment.',
-        });
-      const work = (await answer.json()) as StepWork;
+      const work = await workOf(quiltId, step);
+      if (!work) return setState({ ...STOPPED, problem: AWAY });
       const order: LongarmOrder = {
         head: {
           run: uuidv7(),

@@ -26,16 +26,14 @@ interface Judged {
 }
 const ROW_H = 40;
 
-/** A file before it is stored: its columns mapped, every problem by row and column, then all rows or the good ones. */
-export function ImportPreview({
-  kind,
-  file,
-  onDone,
-}: {
+interface PreviewProps {
   kind: ExchangeKind;
   file: CsvFile;
   onDone: () => void;
-}) {
+}
+
+/** Which column is which: guessed, or as such a file was read the last time; and what the studio has already. */
+function useMapping(kind: ExchangeKind, file: CsvFile) {
   const [mapping, setMapping] = useState<Mapping>(() => guessMapping(kind, file.header));
   const [decimal, setDecimal] = useState(file.decimal);
   const [taken, setTaken] = useState<ReadonlySet<string>>(new Set());
@@ -57,6 +55,32 @@ export function ImportPreview({
       here = false;
     };
   }, [kind, file.header]);
+  return { mapping, setMapping, decimal, setDecimal, taken, remembered };
+}
+
+const takenBackWords = ({ removed, putAway, edited }: { removed: number; putAway: number; edited: number }) =>
+  `Taken back: ${removed} removed${putAway > 0 ? `, ${putAway} in use and put away` : ''}${edited > 0 ? `; ${edited} were changed by hand since and stay` : ''}.`;
+
+/** Stores the rows, with an undo that says what it took back. */
+const useStoring = (onDone: () => void) =>
+  useActionForm(sendRows, (done) => {
+    toast(`${done.stored} stored${done.left > 0 ? `, ${done.left} left out` : ''}.`, {
+      duration: 20_000,
+      action: {
+        label: 'Undo',
+        onClick: () =>
+          void doors
+            .undoImport({ key: newKey(), batchId: done.batchId })
+            .then((r) => toast(r.ok ? takenBackWords(r.value) : r.problems[0]!.message)),
+      },
+    });
+    onDone();
+  });
+
+/** A file before it is stored: its columns mapped, every problem by row and column, then all rows or the good ones. */
+export function ImportPreview({ kind, file, onDone }: PreviewProps) {
+  const map = useMapping(kind, file);
+  const { mapping, decimal, taken } = map;
   const missing = missingColumns(kind, mapping);
   const judged = useMemo(
     () => judge(kind, mapping, file.rows, decimal, taken),
@@ -65,45 +89,75 @@ export function ImportPreview({
   const bad = judged.filter((j) => j.problems.some((p) => p.severity === 'error'));
   const flagged = judged.filter((j) => j.problems.length > 0 && !bad.includes(j));
   const good = file.rows.length - bad.length;
-  const { send, pending, problems } = useActionForm(sendRows, (done) => {
-    toast(`${done.stored} stored${done.left > 0 ? `, ${done.left} left out` : ''}.`, {
-      duration: 20_000,
-      action: {
-        label: 'Undo',
-        onClick: () =>
-          void doors
-            .undoImport({ key: newKey(), batchId: done.batchId })
-            .then((r) =>
-              toast(
-                r.ok
-                  ? `Taken back: ${r.value.removed} removed${r.value.putAway > 0 ? `, ${r.value.putAway} in use and put away` : ''}${r.value.edited > 0 ? `; ${r.value.edited} were changed by hand since and stay` : ''}.`
-                  : r.problems[0]!.message,
-              ),
-            ),
-      },
-    });
-    onDone();
-  });
+  const { send, pending, problems } = useStoring(onDone);
   const store = (take: 'all' | 'good') =>
     send({ kind, fileName: file.name, header: file.header, mapping, rows: file.rows, decimal, take });
   return (
     <div className="mt-4">
-      <p>
-        <b className="font-semibold">{file.name}</b>: {file.rows.length} rows, {file.encoding}, parted by{' '}
-        {{ ',': 'commas', ';': 'semicolons', '\t': 'tabs' }[file.delimiter] ?? `“${file.delimiter}”`}
-        {remembered && ', read as the last time'}
-        <label className="ml-4 inline-flex min-h-11 items-center gap-2">
-          decimals by
-          <select
-            className="min-h-11 rounded border border-rule bg-cloth px-2"
-            value={decimal}
-            onChange={(e) => setDecimal(e.target.value as '.' | ',')}
-          >
-            <option value=".">point</option>
-            <option value=",">comma</option>
-          </select>
-        </label>
-      </p>
+      <FileFacts file={file} {...map} />
+      <ColumnsMapped kind={kind} file={file} {...map} />
+      {missing.length > 0 ? (
+        <p role="alert" className="mt-2 font-medium text-madder">
+          Say which column holds: {missing.map((c) => c.label).join(', ')}.
+        </p>
+      ) : (
+        <>
+          <p aria-live="polite" className="mt-3">
+            <b className="font-semibold text-verdigris">{good} good</b>
+            {flagged.length > 0 && <>, {flagged.length} of them with something unknown</>}
+            {bad.length > 0 && <b className="font-semibold text-madder">, {bad.length} with problems</b>}.
+          </p>
+          {bad.length + flagged.length > 0 && <ProblemList kind={kind} judged={[...bad, ...flagged]} />}
+          <div className="mt-3 flex flex-wrap gap-3">
+            {bad.length === 0 ? (
+              <Button look="act" disabled={pending || good === 0} onClick={() => store('all')}>
+                Store all {file.rows.length}
+              </Button>
+            ) : (
+              <Button look="act" disabled={pending || good === 0} onClick={() => store('good')}>
+                Store the {good} good ones
+              </Button>
+            )}
+            <Button look="quiet" onClick={onDone}>
+              Leave it
+            </Button>
+          </div>
+        </>
+      )}
+      <div className="mt-2">
+        <Problems problems={problems} />
+      </div>
+    </div>
+  );
+}
+
+type Mapped = ReturnType<typeof useMapping>;
+
+function FileFacts({ file, decimal, setDecimal, remembered }: Mapped & { file: CsvFile }) {
+  return (
+    <p>
+      <b className="font-semibold">{file.name}</b>: {file.rows.length} rows, {file.encoding}, parted by{' '}
+      {{ ',': 'commas', ';': 'semicolons', '\t': 'tabs' }[file.delimiter] ?? `“${file.delimiter}”`}
+      {remembered && ', read as the last time'}
+      <label className="ml-4 inline-flex min-h-11 items-center gap-2">
+        decimals by
+        <select
+          className="min-h-11 rounded border border-rule bg-cloth px-2"
+          value={decimal}
+          onChange={(e) => setDecimal(e.target.value as '.' | ',')}
+        >
+          <option value=".">point</option>
+          <option value=",">comma</option>
+        </select>
+      </label>
+    </p>
+  );
+}
+
+/** The first rows under their columns, each to be said what it holds. */
+function ColumnsMapped({ kind, file, mapping, setMapping }: Mapped & { kind: ExchangeKind; file: CsvFile }) {
+  return (
+    <>
       <h3 className="mt-2 text-[17px]">Which column is which</h3>
       <div className="mt-1 overflow-x-auto" tabIndex={0} role="group" aria-label="Columns">
         <table>
@@ -148,38 +202,7 @@ export function ImportPreview({
           </tbody>
         </table>
       </div>
-      {missing.length > 0 ? (
-        <p role="alert" className="mt-2 font-medium text-madder">
-          Say which column holds: {missing.map((c) => c.label).join(', ')}.
-        </p>
-      ) : (
-        <>
-          <p aria-live="polite" className="mt-3">
-            <b className="font-semibold text-verdigris">{good} good</b>
-            {flagged.length > 0 && <>, {flagged.length} of them with something unknown</>}
-            {bad.length > 0 && <b className="font-semibold text-madder">, {bad.length} with problems</b>}.
-          </p>
-          {bad.length + flagged.length > 0 && <ProblemList kind={kind} judged={[...bad, ...flagged]} />}
-          <div className="mt-3 flex flex-wrap gap-3">
-            {bad.length === 0 ? (
-              <Button look="act" disabled={pending || good === 0} onClick={() => store('all')}>
-                Store all {file.rows.length}
-              </Button>
-            ) : (
-              <Button look="act" disabled={pending || good === 0} onClick={() => store('good')}>
-                Store the {good} good ones
-              </Button>
-            )}
-            <Button look="quiet" onClick={onDone}>
-              Leave it
-            </Button>
-          </div>
-        </>
-      )}
-      <div className="mt-2">
-        <Problems problems={problems} />
-      </div>
-    </div>
+    </>
   );
 }
 
