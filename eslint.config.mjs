@@ -1,5 +1,6 @@
 import next from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
+import house from './scripts/long-functions.mjs';
 
 const config = [
   {
@@ -37,6 +38,26 @@ const config = [
         },
       ],
     },
+  },
+  {
+    files: ['src/**'],
+    // Drawings and tables, each of one piece; and tests, which tell a story from beginning to end.
+    ignores: [
+      'src/**/*.test.ts',
+      'src/**/*.test.tsx',
+      'src/core/testing/{fault-world,outlines,stitch-picture}.ts',
+      'src/ui/needle-gauge/needle-gauge.ts',
+      'src/ui/prepare/cutting.ts',
+      'src/ui/print/setting-card.ts',
+      'src/ui/section-drawing/section.ts',
+      'src/ui/speed-ruler/speed-ruler.ts',
+      'src/ui/stand/setting.ts',
+      'src/ui/take-in/pages.ts',
+      'src/ui/tension-ladder/ladder.ts',
+      'src/ui/test-strip/stitch-side.ts',
+    ],
+    plugins: { house },
+    rules: { 'house/long-functions': 'error' },
   },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 ];
