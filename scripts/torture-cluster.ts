@@ -203,7 +203,7 @@ async function main(): Promise<boolean> {
   const stood = await stand.stop();
   const byHand = await sql<{ who: string; n: number }[]>`
     select by_person as who, count(*)::int as n from log_entry
-    where quilt_id = ${sewn!.id} and kind in ('step-begun', 'step-paused') and received_at > ${began} group by 1`;
+    where quilt_id = ${sewn!.id} and kind in ('step-begun', 'step-paused', 'step-resumed') and received_at > ${began} group by 1`;
   const kept = byHand.reduce((sum, r) => sum + r.n, 0);
   console.log(
     `two people at the Stand of one quilt: ${stood.pressed} presses, ${kept} in the log (${byHand.map((r) => r.n).join(' and ')}), ${stood.reloads} reloads, ${stood.allSaved ? 'all saved' : 'NOT all saved'}; meanwhile it said: ${stood.waited.join('; ') || 'nothing'}`,

@@ -63,12 +63,10 @@ export const machineForCore = (machine: Machine): MatchMachine => ({
   }),
 });
 
-/** The studio's schools that a match obeys. */
+/** What the studio prefers, for a match to obey. */
 export const schoolsForCore = (p: Preferences): MatchPreferences => ({
+  ...p,
   bobbin: p.bobbinSchool,
-  labelRule: p.labelRule,
-  modeRule: p.modeRule,
-  floorSpi: p.floorSpi,
   oneSpi: p.spiSchool === 'one' ? (p.oneSpi ?? undefined) : undefined,
 });
 

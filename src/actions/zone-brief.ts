@@ -1,6 +1,8 @@
 import { areaOf } from '@/core/geometry/polygon';
 import { lengthOfLines, startsIn } from '@/core/plan/ways';
 import { techniques } from '@/core/tables/techniques';
+import { given } from '@/core/fields/stored';
+import { ZONE } from '@/core/fields/zone';
 import type { MatchZone } from '@/core/match/request';
 import type { Sandwich } from '@/core/sandwich/sandwich';
 import type { Cone, Quilt, Zone } from '@/data/types';
@@ -25,6 +27,7 @@ export const zoneForCore = (
   zone: Zone,
   quilt: Pick<Quilt, 'use' | 'backingKind' | 'battingKind' | 'battingMaxGapIn' | 'widthIn' | 'lengthIn'>,
 ): MatchZone => ({
+  ...given(ZONE, zone),
   top: zone.fabrics.map((f) => ({
     fabric: f.kind,
     name: f.name,

@@ -1,6 +1,11 @@
 // Serves the built app: one door in front of it, for HTTP on this computer and HTTPS with sign-in beyond it.
 import { existsSync, readFileSync } from 'node:fs';
-import { createServer as createHttp, type IncomingMessage, type ServerResponse, type RequestListener } from 'node:http';
+import {
+  createServer as createHttp,
+  type IncomingMessage,
+  type ServerResponse,
+  type RequestListener,
+} from 'node:http';
 import { createServer as createHttps } from 'node:https';
 import { randomUUID, X509Certificate } from 'node:crypto';
 import next from 'next';

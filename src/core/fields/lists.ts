@@ -206,3 +206,7 @@ export const ROLE_DOES: Readonly<Record<Role, string>> = {
   hand: 'sews, logs, tests, takes in',
   guest: 'reads',
 };
+
+/** What a cloth of a zone is there for. */
+export const CLOTH_ROLES = ['ground', 'print', 'motif'] as const;
+export type ClothRole = (typeof CLOTH_ROLES)[number];

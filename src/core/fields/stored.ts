@@ -25,3 +25,15 @@ export const stored = <const R extends readonly Field[]>(fields: R, form: object
 /** What a new one begins with. */
 export const usualValues = (fields: readonly Field[]): Record<string, unknown> =>
   Object.fromEntries(fields.flatMap((f) => (f.usual === undefined ? [] : [[f.id, f.usual]])));
+
+/** What is kept of a thing by its table, with what is not given left out. */
+export const given = <const R extends readonly Field[]>(
+  fields: R,
+  row: Partial<KeptOf<R>>,
+): { [K in keyof KeptOf<R>]?: Exclude<KeptOf<R>[K], null> } =>
+  Object.fromEntries(
+    fields.flatMap((f) => {
+      const value = (row as Record<string, unknown>)[f.id];
+      return value === null || value === undefined ? [] : [[f.id, value]];
+    }),
+  ) as { [K in keyof KeptOf<R>]?: Exclude<KeptOf<R>[K], null> };

@@ -1,9 +1,8 @@
 import { ROLES } from '../motifs/motif-table';
-import { CLOTH_ROLES } from '../match/request';
 import { features } from '../tables/features';
 import { techniques } from '../tables/techniques';
 import { choicesFrom, choicesOf, type Field, type KeptOf } from './field';
-import { SOFTNESSES, WISH_LABEL } from './lists';
+import { CLOTH_ROLES, SOFTNESSES, WISH_LABEL } from './lists';
 
 /** What is done in a zone of a quilt's map. */
 export const ZONE = [

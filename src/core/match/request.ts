@@ -1,13 +1,10 @@
-import type { ModeRule } from '../stitch/regulate';
+import type { PreferenceFields } from '../fields/preferences';
+import type { ZoneFields } from '../fields/zone';
 import type { StitchMachine } from '../stitch/machine';
 import type { Eye, Point } from '../tables/needles';
 import type { BobbinSize } from '../usage/usage';
 import type { FaultRecord } from '../faults/rates';
-import type { TableRegulation, Use, VisibilityWish } from '../fields/lists';
-
-/** What a cloth of a zone is there for. */
-export const CLOTH_ROLES = ['ground', 'print', 'motif'] as const;
-export type ClothRole = (typeof CLOTH_ROLES)[number];
+import type { ClothRole, TableRegulation, Use, VisibilityWish } from '../fields/lists';
 
 export interface MatchCloth {
   fabric: string;
@@ -27,7 +24,12 @@ export interface MatchYarn {
   hex?: string;
 }
 
-export interface MatchZone {
+/** What is kept of a zone, with what is not given left out. */
+type Given<T> = { [K in keyof T]: Exclude<T[K], null> };
+type ZoneOwn = 'technique' | 'spacingIn' | 'smallestRadiusIn' | 'lengthIn' | 'visibility' | 'role';
+
+/** A zone as it is matched: whatever is kept of a zone may be weighed, and what Match knows by another shape. */
+export interface MatchZone extends Partial<Given<Omit<ZoneFields, ZoneOwn>>> {
   /** Its cloths; a name is as the person knows it. */
   top: readonly MatchCloth[];
   features?: readonly string[];
@@ -81,11 +83,9 @@ export interface MatchMachine extends StitchMachine {
   table?: { regulated: TableRegulation };
 }
 
-export interface MatchPreferences {
+/** What the studio prefers: each of its preferences may be obeyed, and those that Match knows by another name. */
+export interface MatchPreferences extends Partial<Omit<PreferenceFields, 'oneSpi'>> {
   bobbin?: 'fine' | 'same';
-  labelRule?: 'obey' | 'weigh';
-  modeRule?: ModeRule;
-  floorSpi?: number;
   /** One stitch length for all work, where the studio prefers so. */
   oneSpi?: number;
 }

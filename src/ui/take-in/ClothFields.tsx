@@ -1,7 +1,7 @@
 'use client';
 import { Plus, Trash2 } from 'lucide-react';
 import { BUSY } from '@/core/fields/lists';
-import { CLOTH_ROLES, type ClothRole } from '@/core/match/request';
+import { CLOTH_ROLES, type ClothRole } from '@/core/fields/lists';
 import type { StudioFabric } from '@/data/types';
 import { Button } from '@/ui/kit/Button';
 import { Choice } from '@/ui/kit/Choice';
