@@ -16,7 +16,7 @@ const SHAPES = outlines()
     name,
     shape: shape.map((polygon) => polygon.map((ring) => ring.map(([x, y]) => [x / 2, y / 2] as const))),
   }))
-  .map((o) => ({ ...o, isRoomy: openIn(o.shape, [], SPACING) >= ROOM * SPACING }));
+  .map((o) => ({ ...o, depth: depthIn(o.shape), isRoomy: openIn(o.shape, [], SPACING) >= ROOM * SPACING }));
 const EACH = Object.entries(LOOKS)
   .flatMap(([technique, looks]) => looks.map((look) => ({ technique, look })))
   // The same drawing serves several techniques.
@@ -46,10 +46,9 @@ test.each(EACH.map((x) => [`${x.technique}: ${x.look.label}`, x] as const))(
     const { density } = techniques.get(technique);
     const k = density.kind === 'spacing' ? density.k : null;
     const kept = { density: 0, open: 0, inside: 0, uncrossed: 0, one: 0 };
-    for (const { shape, isRoomy } of SHAPES) {
+    for (const { shape, isRoomy, depth } of SHAPES) {
       const drawn = drawTechnique({ shape, technique, look: look.id, spacingIn: SPACING, seed: 5 });
       expect(drawn.lengthIn).toBeGreaterThan(0);
-      const depth = depthIn(shape);
       const outside = drawn.lines.flat().filter((p) => !contains(shape, p) && depth(p) > 1e-3);
       if (k === null || !isRoomy || Math.abs((drawn.lambda * SPACING) / k - 1) <= 0.1) kept.density++;
       if (openIn(shape, drawn.lines, SPACING) <= 1.6 * SPACING + MEASURED) kept.open++;
