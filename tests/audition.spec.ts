@@ -18,6 +18,7 @@ test('two ways for a zone side by side: drawn, kept for the client, printed, cho
   await b.getByLabel('Technique, way B').selectOption((await first.getAttribute('value'))!);
   await expect(b.getByRole('img', { name: /with repeats of/ })).toBeVisible();
   await expect(b.getByLabel('One repeat, wide')).toBeVisible();
+  await page.getByRole('radio', { name: 'the whole quilt' }).click();
   await page.getByRole('radio', { name: 'from 3 m' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Show both to the client' }).click();

@@ -20,6 +20,12 @@ test('what to quilt where: proposals on the map, a zone held while the rest adap
   await expect(zone.getByRole('heading').first()).toContainText(`now ${held}`);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(zone.getByRole('heading').first()).toHaveText(before!);
+  // A pattern of the studio stands among them, and is laid as it was weighed.
+  const pattern = zone.getByRole('row').filter({ hasText: 'your pattern' }).first();
+  await pattern.getByRole('button', { name: /^Use/ }).click();
+  await expect(zone.getByRole('heading').first()).toContainText('repeats of');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(zone.getByRole('heading').first()).toHaveText(before!);
   await page.getByLabel('Hours agreed').fill('0.5');
   await expect(page.getByText(/more than the 0.5 h agreed/)).toBeVisible();
   await page.getByLabel('It is').selectOption('negative space');

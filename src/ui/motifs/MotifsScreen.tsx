@@ -163,6 +163,14 @@ function AskedFields({
   );
 }
 
+/** How a zone is quilted now: by its technique, or by the pattern that is laid in it. */
+function nowWords(zone: Zone, patterns: readonly DrawnPattern[]): string {
+  const laid = patterns.find((p) => p.id === zone.pattern?.patternId);
+  if (laid) return `${laid.name}, repeats of ${rulerText(zone.pattern!.widthIn)}`;
+  const { label, density } = techniques.get(zone.technique);
+  return density.kind === 'spacing' ? `${label}, ${rulerText(zone.spacingIn)} spacing` : label;
+}
+
 /** One zone: what it is, how it is quilted now, and what would suit it. */
 function ZoneSection({
   quiltId,
@@ -186,10 +194,7 @@ function ZoneSection({
       <div className="flex flex-wrap items-end gap-4">
         <h3 className="flex-1 text-20">
           Zone {zone.letter}, {zone.name}
-          <span className="ml-3 text-15 font-normal text-ink2">
-            now {techniques.get(zone.technique).label}
-            {techniques.get(zone.technique).density.kind === 'spacing' && `, ${zone.spacingIn} in spacing`}
-          </span>
+          <span className="ml-3 text-15 font-normal text-ink2">now {nowWords(zone, patterns)}</span>
         </h3>
         <div className="w-[190px]">
           <Field id="zone-role" label="It is">
