@@ -150,6 +150,8 @@ test('a copy of an older schema comes in, and is brought up to date', async () =
     const older = join(folder, 'older.zip');
     await writeBackupFile(old.sql, older, now);
     expect((await manifestOf(older)).schema).toBe('0009_cloth_roles.sql');
+    // A program that still runs while newer files lie beside it proves its own copies.
+    await verifyBackup(url('backup_old'), older);
     await restoreBackup(into.sql, url('backup_into'), older, now);
     expect(await into.sql`select name from client`).toEqual([{ name: 'Of old' }]);
     expect(await readSchemaName(into.sql)).toBe(await readSchemaName(from.sql));
@@ -159,7 +161,7 @@ test('a copy of an older schema comes in, and is brought up to date', async () =
 });
 
 test('reading a copy back proves it, and leaves nothing behind', async () => {
-  await verifyBackup(url('backup_from'), file, await readSchemaName(from.sql));
+  await verifyBackup(url('backup_from'), file);
   expect(await from.sql`select 1 from pg_namespace where nspname like 'beside%'`).toHaveLength(0);
 });
 

@@ -3,7 +3,7 @@ import { readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { format, getISOWeek, getISOWeekYear, parse } from 'date-fns';
 import type postgres from 'postgres';
-import { ifAlone, insertCopy, readCopies, readSchemaName, setVerified } from '@/data/backup';
+import { ifAlone, insertCopy, readCopies, setVerified } from '@/data/backup';
 import { verifyBackup } from './restore';
 import { writeBackupFile } from './write';
 
@@ -77,7 +77,7 @@ export async function keepCopies(sql: postgres.Sql, url: string, plan: CopyPlan,
     const copies = await readCopies(sql);
     const lastVerified = Math.max(0, ...copies.map((c) => c.verifiedAt?.getTime() ?? 0));
     if (now.getTime() - lastVerified < VERIFY_AFTER_MS) return;
-    const problem = await verifyBackup(url, file, await readSchemaName(sql)).then(
+    const problem = await verifyBackup(url, file).then(
       () => '',
       (error: Error) => error.message.slice(0, 1000),
     );

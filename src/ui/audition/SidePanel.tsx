@@ -124,7 +124,7 @@ export function SidePanel({
           />
         )}
       </div>
-      <div className="mt-2 min-h-24">
+      <div className="mt-2 min-h-24 max-w-full overflow-x-auto">
         {!answer && !problem && <p className="appear-late text-ink2">Drawing it…</p>}
         {drawn && (
           <AuditionView

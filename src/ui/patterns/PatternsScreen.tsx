@@ -99,9 +99,13 @@ export function PatternsScreen({ patterns }: { patterns: StudioPattern[] }) {
           </p>
           <ul className="grid gap-x-6 2xl:grid-cols-2">
             {shown.map((p) => (
-              <li key={p.id} id={p.id} className="flex min-h-[84px] items-center gap-4 border-t py-2">
+              <li
+                key={p.id}
+                id={p.id}
+                className="flex min-h-[84px] items-center gap-4 border-t py-2 max-sm:flex-wrap max-sm:gap-2"
+              >
                 <UnitDrawing unit={p.unit} />
-                <p className="min-w-0 flex-1">
+                <p className="min-w-0 flex-1 max-sm:min-w-[60%]">
                   <b>{p.name}</b>
                   {p.words && <span className="text-ink2"> · {p.words}</span>}
                   <span className="block text-13 text-ink2">

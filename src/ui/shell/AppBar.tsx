@@ -19,7 +19,7 @@ export function AppBar({ theme }: { theme: 'daylight' | 'lamp' }) {
       <Wordmark />
       <nav
         aria-label="Main places"
-        className="flex max-w-full gap-1 overflow-x-auto max-sm:order-last max-sm:w-full max-sm:flex-wrap max-sm:justify-between max-sm:gap-0"
+        className="flex max-w-full gap-1 overflow-x-auto max-xl:gap-0 max-sm:order-last max-sm:w-full max-sm:flex-wrap max-sm:justify-between max-sm:gap-0"
       >
         {PLACES.map((p) => (
           <NavLink key={p.href} {...p} />

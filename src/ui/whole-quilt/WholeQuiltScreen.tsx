@@ -137,7 +137,7 @@ function Weighed({
     <>
       <div className="mt-2.5 flex flex-wrap items-center gap-x-3.5 gap-y-1">
         <h2 className="text-24">Whole quilt</h2>
-        <p className="min-w-0 flex-1 text-ink2">
+        <p className="min-w-0 flex-1 text-ink2 max-sm:order-last max-sm:w-full max-sm:flex-none">
           {answer.exact ? 'the cheapest choice there is' : 'the cheapest choice found'}; a zone gives up a
           little where that spares a change of thread
         </p>
