@@ -1,3 +1,4 @@
+import type postgres from 'postgres';
 import type { Sql } from './sql';
 
 /** What was noted of the air at a machine. */
@@ -20,6 +21,13 @@ export async function readAirLately(sql: Sql, machineId: string, now: Date): Pro
     order by at desc limit 1`;
   return row ?? null;
 }
+
+/** The air as it was noted within half a day before a moment, to be joined: what a test sewn then was sewn in. */
+export const airBefore = (sql: Sql, machineId: postgres.Fragment, at: postgres.Fragment) => sql`
+  select humidity_pct from air_note n
+  where n.machine_id = ${machineId} and n.humidity_pct is not null
+    and n.at between ${at} - make_interval(hours => ${HOLDS_H}) and ${at} + interval '1 hour'
+  order by n.at desc limit 1`;
 
 /** The air at every machine where it was noted of late, per cent. */
 export const readAirNow = async (sql: Sql): Promise<Map<string, number>> =>
@@ -53,10 +61,7 @@ export async function readAirAt(
     sql<{ zoneId: string; pct: number }[]>`
       select distinct on (s.zone_id) s.zone_id, a.humidity_pct as pct
       from setup s join zone z on z.id = s.zone_id join proof p on p.setup_id = s.id
-      join lateral (select humidity_pct from air_note n
-        where n.machine_id = ${machineId} and n.humidity_pct is not null
-          and n.at between p.proven_at - make_interval(hours => ${HOLDS_H}) and p.proven_at + interval '1 hour'
-        order by n.at desc limit 1) a on true
+      join lateral (${airBefore(sql, sql`${machineId}::uuid`, sql`p.proven_at`)}) a on true
       where z.quilt_id = ${quiltId} order by s.zone_id, s.version desc`,
   ]);
   return {

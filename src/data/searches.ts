@@ -1,5 +1,6 @@
 import type { FinishedSearch } from '@/core/learning/likelihood';
 import type { Combination } from '@/core/learning/tension';
+import { airBefore } from './air';
 import type { Sql } from './sql';
 
 /** A search that ended balanced, with what it was sewn with and where. */
@@ -23,10 +24,7 @@ export const readSearches = (sql: Sql, most = 2000): Promise<StoredSearch[]> => 
       a.humidity_pct, z.letter, (select count(*)::int from test_round r where r.setup_id = s.id) as rounds
     from proof p join test_round own on own.id = p.round_id and own.sewn_with is null
     join setup s on s.id = p.setup_id join zone z on z.id = s.zone_id join quilt q on q.id = z.quilt_id
-    left join lateral (select humidity_pct from air_note n
-      where n.machine_id = q.machine_id and n.humidity_pct is not null
-        and n.at between p.proven_at - interval '12 hours' and p.proven_at + interval '1 hour'
-      order by n.at desc limit 1) a on true
+    left join lateral (${airBefore(sql, sql`q.machine_id`, sql`p.proven_at`)}) a on true
     order by p.proven_at desc limit ${most}) newest
   order by proven_at, setup_id`;
 
