@@ -60,6 +60,7 @@ module.exports = {
       testEnvironment: 'node',
       testMatch: ['**/*.test.ts'],
       setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest-expect.cjs'],
     },
     {
       ...shared,
@@ -67,7 +68,7 @@ module.exports = {
       testEnvironment: 'jsdom',
       testMatch: ['**/*.test.tsx'],
       setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
-      setupFilesAfterEnv: ['<rootDir>/src/ui/testing/browser.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest-expect.cjs', '<rootDir>/src/ui/testing/browser.ts'],
       testEnvironmentOptions: { customExportConditions: ['node', 'require', 'default'] },
     },
   ],

@@ -46,7 +46,9 @@ function keepClear({ nx, ny, cell, at }: Field, clear: Float64Array, { c, r }: D
   const [j0, j1] = [(c[1] - reach - top) / cell, (c[1] + reach - top) / cell];
   for (let j = Math.max(0, Math.ceil(j0)); j <= Math.min(ny - 1, j1); j++)
     for (let i = Math.max(0, Math.ceil(i0)); i <= Math.min(nx - 1, i1); i++) {
-      const d = Math.hypot(left + i * cell - c[0], top + j * cell - c[1]) - r;
+      const dx = left + i * cell - c[0];
+      const dy = top + j * cell - c[1];
+      const d = Math.sqrt(dx * dx + dy * dy) - r;
       if (d < clear[j * nx + i]!) clear[j * nx + i] = d;
     }
 }

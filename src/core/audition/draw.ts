@@ -269,16 +269,20 @@ const MOST_CELLS = 120_000;
 
 /** What of some lines lies exactly on what was sewn before, inches: a vein, a way over and back. */
 function sewnTwice(lines: readonly (readonly XY[])[]): number {
-  const seen = new Set<string>();
-  const place = ([x, y]: XY) => `${Math.round(x * 2000)},${Math.round(y * 2000)}`;
+  // From a place, which others were reached; a place is its two coordinates in one number.
+  const seen = new Map<number, number[]>();
+  const place = ([x, y]: XY) => Math.round(x * 2000) * 2 ** 24 + Math.round(y * 2000);
   let twice = 0;
   for (const line of lines)
     for (let i = 1; i < line.length; i++) {
       const [a, b] = [place(line[i - 1]!), place(line[i]!)];
       if (a === b) continue;
-      const key = a < b ? `${a} ${b}` : `${b} ${a}`;
-      if (seen.has(key)) twice += Math.hypot(line[i]![0] - line[i - 1]![0], line[i]![1] - line[i - 1]![1]);
-      else seen.add(key);
+      const [least, most] = a < b ? [a, b] : [b, a];
+      const from = seen.get(least);
+      if (from?.includes(most))
+        twice += Math.hypot(line[i]![0] - line[i - 1]![0], line[i]![1] - line[i - 1]![1]);
+      else if (from) from.push(most);
+      else seen.set(least, [most]);
     }
   return twice;
 }

@@ -30,11 +30,13 @@ function deepest(field: Field, values: Float64Array, ring: readonly XY[]): numbe
   const [left, top] = field.at(0, 0);
   const xs = ring.map(([x]) => (x - left) / field.cell);
   const ys = ring.map(([, y]) => (y - top) / field.cell);
+  const [i0, i1, j0, j1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const shape = [[ring]];
   let most = 0;
-  for (let j = Math.ceil(Math.min(...ys)); j <= Math.max(...ys); j++)
-    for (let i = Math.ceil(Math.min(...xs)); i <= Math.max(...xs); i++) {
+  for (let j = Math.ceil(j0); j <= j1; j++)
+    for (let i = Math.ceil(i0); i <= i1; i++) {
       const v = values[j * field.nx + i]!;
-      if (v > most && contains([[ring]], field.at(i, j))) most = v;
+      if (v > most && contains(shape, field.at(i, j))) most = v;
     }
   return most;
 }

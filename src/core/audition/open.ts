@@ -8,14 +8,19 @@ function freeOf(shape: MultiPolygon, lines: readonly (readonly XY[])[], cell: nu
   const field = fieldOf(shape, cell);
   const { nx, ny, inside, at } = field;
   const [left, top] = at(0, 0);
-  const near = new Float64Array(nx * ny).fill(FAR);
+  const free = new Float64Array(nx * ny).fill(FAR);
   for (const line of lines)
-    for (const [x, y] of resampled(line, field.cell * 0.7)) {
-      const [i, j] = [Math.round((x - left) / field.cell), Math.round((y - top) / field.cell)];
-      if (i >= 0 && j >= 0 && i < nx && j < ny) near[j * nx + i] = 0;
+    for (const p of resampled(line, field.cell * 0.7)) {
+      const i = Math.round((p[0] - left) / field.cell);
+      const j = Math.round((p[1] - top) / field.cell);
+      if (i >= 0 && j >= 0 && i < nx && j < ny) free[j * nx + i] = 0;
     }
-  squaredDistances(near, nx, ny);
-  const free = near.map((d, k) => Math.min(inside[k]!, Math.sqrt(d) * field.cell));
+  squaredDistances(free, nx, ny);
+  for (let k = 0; k < free.length; k++) {
+    const edge = inside[k]!;
+    const line = Math.sqrt(free[k]!) * field.cell;
+    free[k] = line < edge ? line : edge;
+  }
   return { ...field, free };
 }
 
@@ -27,8 +32,11 @@ const FILLED = 10;
  * The width of the largest round place that lies within a shape and holds no line, inches; right to about a fifteenth of
  * the spacing.
  */
-export const openIn = (shape: MultiPolygon, lines: readonly (readonly XY[])[], spacing: number): number =>
-  2 * freeOf(shape, lines, spacing / MEASURED).free.reduce((most, d) => Math.max(most, d), 0);
+export function openIn(shape: MultiPolygon, lines: readonly (readonly XY[])[], spacing: number): number {
+  let most = 0;
+  for (const d of freeOf(shape, lines, spacing / MEASURED).free) if (d > most) most = d;
+  return 2 * most;
+}
 
 /** A place is filled from this radius on, against the spacing. */
 const FROM = 0.74;
@@ -62,7 +70,9 @@ export function withoutHoles(shape: MultiPolygon, lines: XY[][], spacing: number
   if (lines.length === 0) return lines;
   const field = freeOf(shape, lines, spacing / FILLED);
   const { nx, free, cell, at } = field;
-  const wide = [...free.keys()].filter((k) => free[k]! > FROM * spacing).sort((a, b) => free[b]! - free[a]!);
+  const wide: number[] = [];
+  for (let k = 0; k < free.length; k++) if (free[k]! > FROM * spacing) wide.push(k);
+  wide.sort((a, b) => free[b]! - free[a]!);
   if (wide.length === 0) return lines;
   const points = new PointsNear(lines, spacing);
   const aside = new Map<number, Map<number, XY[][]>>();
@@ -96,7 +106,9 @@ function takeFrom(
   const [ci, cj, n] = [(c[0] - left) / cell, (c[1] - top) / cell, Math.ceil((r + 2 * reach) / cell)];
   for (let j = Math.max(0, Math.floor(cj) - n); j <= Math.min(ny - 1, Math.ceil(cj) + n); j++)
     for (let i = Math.max(0, Math.floor(ci) - n); i <= Math.min(nx - 1, Math.ceil(ci) + n); i++) {
-      const d = Math.hypot(left + i * cell - c[0], top + j * cell - c[1]) - r;
+      const dx = left + i * cell - c[0];
+      const dy = top + j * cell - c[1];
+      const d = Math.sqrt(dx * dx + dy * dy) - r;
       if (d < free[j * nx + i]!) free[j * nx + i] = d;
     }
 }

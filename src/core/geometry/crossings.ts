@@ -5,12 +5,14 @@ import type { XY } from './polygon';
 const TOUCH = 1e-7;
 type Step = readonly [XY, XY];
 
+/** On which side of the way from `p` to `q` a point lies, and how far, times the way's length. */
+const side = (p: XY, q: XY, r: XY) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
+const isApart = (one: number, other: number) =>
+  one * other < 0 && Math.abs(one) > TOUCH && Math.abs(other) > TOUCH;
+
 /** Whether two steps cross well within both. */
-function crosses([a, b]: Step, [c, d]: Step): boolean {
-  const side = (p: XY, q: XY, r: XY) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
-  const [s1, s2, s3, s4] = [side(a, b, c), side(a, b, d), side(c, d, a), side(c, d, b)];
-  return s1 * s2 < 0 && s3 * s4 < 0 && Math.min(...[s1, s2, s3, s4].map(Math.abs)) > TOUCH;
-}
+const crosses = ([a, b]: Step, [c, d]: Step): boolean =>
+  isApart(side(a, b, c), side(a, b, d)) && isApart(side(c, d, a), side(c, d, b));
 
 const boxOf = ([a, b]: Step) =>
   [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[0], b[0]), Math.max(a[1], b[1])] as const;

@@ -38,11 +38,16 @@ export const edgeLength = (shape: MultiPolygon): number =>
 /** Whether a point lies inside (even-odd rule); points on an edge may go either way. */
 export function contains(shape: MultiPolygon, [px, py]: XY): boolean {
   let inside = false;
-  for (const ring of shape.flat())
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-      const [xi, yi] = ring[i]!;
-      const [xj, yj] = ring[j]!;
-      if (yi > py !== yj > py && px < ((xj - xi) * (py - yi)) / (yj - yi) + xi) inside = !inside;
+  for (const polygon of shape)
+    for (const ring of polygon) {
+      if (ring.length === 0) continue;
+      let from = ring[ring.length - 1]!;
+      for (const to of ring) {
+        const yi = to[1];
+        const yj = from[1];
+        if (yi > py !== yj > py && px < ((from[0] - to[0]) * (py - yi)) / (yj - yi) + to[0]) inside = !inside;
+        from = to;
+      }
     }
   return inside;
 }
@@ -51,7 +56,9 @@ export function contains(shape: MultiPolygon, [px, py]: XY): boolean {
 export function edgeDistance([px, py]: XY, [ax, ay]: XY, [bx, by]: XY): number {
   const [dx, dy] = [bx - ax, by - ay];
   const u = Math.max(0, Math.min(1, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(px - ax - u * dx, py - ay - u * dy);
+  const ex = px - ax - u * dx;
+  const ey = py - ay - u * dy;
+  return Math.sqrt(ex * ex + ey * ey);
 }
 
 /** The smallest upright rectangle round a shape. */

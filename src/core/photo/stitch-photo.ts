@@ -206,9 +206,9 @@ function laid(shown: Float64Array, period: number): { holes: number[]; score: nu
   const n = shown.length;
   const slack = Math.round(period * 0.25);
   const [near, far] = [Math.max(2, Math.round(period * 0.6)), Math.round(period * 1.6)];
-  const cost = Array.from(
-    { length: far - near + 1 },
-    (_, i) => (Math.log((near + i) / period) / UNEVEN) ** 2 / 8,
+  const cost = Float64Array.from(
+    { length: far + 1 },
+    (_, d) => (Math.log(Math.max(near, d) / period) / UNEVEN) ** 2 / 8,
   );
   const best = new Float64Array(n).fill(-Infinity);
   const from = new Int32Array(n).fill(-1);
@@ -217,12 +217,18 @@ function laid(shown: Float64Array, period: number): { holes: number[]; score: nu
   for (let i = 0; i < n; i++) {
     const own = worth(i);
     if (i <= slack) best[i] = own - 4 * (i / period) ** 2;
-    for (let d = near; d <= far && d <= i; d++) {
-      const value = best[i - d]! - cost[d - near]! + own;
-      if (value > best[i]!) {
-        best[i] = value;
-        from[i] = i - d;
+    // This runs for every place of every picture: the best so far is held at hand.
+    let [most, back] = [best[i]! - own, 0];
+    for (let d = near, last = Math.min(far, i); d <= last; d++) {
+      const value = best[i - d]! - cost[d]!;
+      if (value > most) {
+        most = value;
+        back = d;
       }
+    }
+    if (back > 0) {
+      best[i] = most + own;
+      from[i] = i - back;
     }
   }
   let [end, score] = [-1, -Infinity];

@@ -43,17 +43,20 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
   const height = Math.ceil((total * Math.abs(Math.sin(angle)) + 2 * margin + 2) / kind.mmPerPx);
   const y0 = angle >= 0 ? margin + 1 : margin + 1 + total * Math.sin(-angle);
   const sharp = new Float64Array(width * height);
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const weft = Float64Array.from({ length: width }, (_, i) => {
+    const x = i * kind.mmPerPx - margin;
+    return Math.sin(x * 16) + (kind.ribMm ? 1.5 * Math.sin((2 * Math.PI * x) / kind.ribMm) : 0);
+  });
   let k = 0;
-  for (let j = 0; j < height; j++)
+  for (let j = 0; j < height; j++) {
+    const y = j * kind.mmPerPx - y0;
+    const warp = Math.sin(y * 16);
     for (let i = 0; i < width; i++, k++) {
       const x = i * kind.mmPerPx - margin;
-      const y = j * kind.mmPerPx - y0;
-      const s = x * Math.cos(angle) + y * Math.sin(angle);
-      const d = Math.abs(-x * Math.sin(angle) + y * Math.cos(angle));
-      let v =
-        kind.cloth +
-        kind.weave * (Math.sin(x * 16) + Math.sin(y * 16)) +
-        (kind.ribMm ? kind.weave * 1.5 * Math.sin((2 * Math.PI * x) / kind.ribMm) : 0);
+      const s = x * cos + y * sin;
+      const d = Math.abs(-x * sin + y * cos);
+      let v = kind.cloth + kind.weave * (weft[i]! + warp);
       // Beyond a millimetre from the line there is cloth only.
       if (d > 1) {
         sharp[k] = v * (1 - kind.falloff * (i / width));
@@ -72,11 +75,11 @@ export function stitchPicture(kind: StitchPictureKind, seed: number) {
           v += (kind.glint ?? 0) * round * Math.exp(-((f - 0.5) ** 2) / (2 * 0.12 ** 2));
         }
       }
-      let nearest = Infinity;
-      for (const h of holes) nearest = Math.min(nearest, Math.abs(h - s));
+      const nearest = at >= 0 ? Math.min(s - holes[at]!, holes[at + 1]! - s) : s < 0 ? -s : s - total;
       v -= kind.hole * Math.exp(-(nearest ** 2 + d ** 2) / (2 * 0.16 ** 2));
       sharp[k] = v * (1 - kind.falloff * (i / width));
     }
+  }
   const grey = new Uint8Array(width * height);
   const radius = Math.ceil(kind.blurPx * 2.5);
   const weights = Array.from({ length: 2 * radius + 1 }, (_, i) =>
