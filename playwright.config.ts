@@ -17,7 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // Nothing waits for ever: what has not come after this long does not come.
     actionTimeout: 90_000,
-    screenshot: 'only-on-failure',
+    // A picture of every page as its test ends is taken only where it is asked for.
+    screenshot: process.env.PICTURES ? 'only-on-failure' : 'off',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

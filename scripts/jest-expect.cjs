@@ -26,8 +26,15 @@ class Asked {
   }
 }
 for (const [name, holds] of Object.entries(HOLDS))
-  Asked.prototype[name] = function (...than) {
-    if (!holds(this.is, ...than)) asked(this.is)[name](...than);
+  Asked.prototype[name] = function word(...than) {
+    if (holds(this.is, ...than)) return;
+    try {
+      asked(this.is)[name](...than);
+    } catch (failure) {
+      // It is shown where it was asked, not here.
+      Error.captureStackTrace(failure, word);
+      throw failure;
+    }
   };
 // Every other word is Jest's: not, resolves, and what is added to it later.
 Object.setPrototypeOf(Asked.prototype, new Proxy({}, { get: (_, name, { is }) => asked(is)[name] }));

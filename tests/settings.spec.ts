@@ -38,7 +38,12 @@ test('every setting of the studio changes what the pages say', async () => {
     const before = new Map<string, string>();
     for (const page of pages) before.set(page, await read(page));
     const changes = async () => {
-      for (const page of pages) if ((await read(page)) !== before.get(page)) return true;
+      for (const [i, page] of pages.entries())
+        if ((await read(page)) !== before.get(page)) {
+          // What one setting changes the next is likely to change as well: that page is read first.
+          pages.unshift(...pages.splice(i, 1));
+          return true;
+        }
       return false;
     };
     expect(await changes(), 'nothing changes by itself').toBe(false);

@@ -18,7 +18,7 @@ export function RowActs(props: {
       <button
         type="button"
         className={LOOK}
-        aria-label={`Put ${name} away`}
+        aria-label={`Put away ${name}`}
         onClick={() => putAway(kind, id, name)}
       >
         Put away

@@ -218,7 +218,7 @@ describe('rulers', () => {
   });
   test('put away is asked of the server by name', async () => {
     show();
-    await press('Put Quay arc away');
+    await press('Put away Quay arc');
     expect(lastSent(doors.putAway)).toMatchObject({ id: 'ruler-1', what: 'ruler', away: true });
   });
   test('no ruler yet', () => {
@@ -257,7 +257,7 @@ describe('fabrics and battings', () => {
     expect(screen.getAllByText('shipped, generic')).toHaveLength(2);
     expect(screen.getByRole('button', { name: 'Change Drumlin 80/20' })).toBeInTheDocument();
     expect(screen.queryByRole('button', { name: 'Change Wool batting' })).not.toBeInTheDocument();
-    expect(screen.queryByRole('button', { name: 'Put Flannel away' })).not.toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'Put away Flannel' })).not.toBeInTheDocument();
   });
   test('the studio’s units are kept to', () => {
     show();
@@ -285,7 +285,7 @@ describe('fabrics and battings', () => {
   });
   test('put away', async () => {
     show();
-    await press('Put Net loft flannel away');
+    await press('Put away Net loft flannel');
     expect(lastSent(doors.putAway)).toMatchObject({ id: 'f1', what: 'fabric', away: true });
   });
 });
