@@ -46,5 +46,5 @@ const rule = {
   },
 };
 
-const house = { rules: { 'long-functions': rule } };
+const house = { meta: { name: 'house' }, rules: { 'long-functions': rule } };
 export default house;

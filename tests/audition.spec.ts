@@ -4,8 +4,7 @@ import { awake, expectAccessible, openQuilt, test } from './studio';
 test('two ways for a zone side by side: drawn, kept for the client, printed, chosen and taken back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Nine Buoys');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/match/audition`);
+  await openQuilt(page, 'Nine Buoys', '/match/audition');
   await awake(page);
   const [a, b] = [page.getByRole('region', { name: 'Way A' }), page.getByRole('region', { name: 'Way B' })];
   await a.getByLabel('Technique, way A').selectOption('teardrop-echo');

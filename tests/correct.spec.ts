@@ -109,8 +109,7 @@ test('a bundle with everything wrong in it is taken in, corrected, undone, withd
 test('a correction of batting turns tests back and undone lets them count; backing and binding stay as chosen', async ({
   page,
 }) => {
-  await openQuilt(page, 'Signal Flags');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/prepare`);
+  await openQuilt(page, 'Signal Flags', '/prepare');
   await awake(page);
   await page.getByLabel(/^Strips cut at/).fill('6 cm');
   await page.getByLabel(/, width/).fill('108');

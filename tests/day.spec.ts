@@ -4,12 +4,9 @@ import { awake, expectAccessible, openQuilt, test } from './studio';
 test('a quilt is offered, agreed, its way round found, its day made to fit and taken back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Nine Buoys');
-  const quilt = page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1');
+  const quilt = await openQuilt(page, 'Nine Buoys', '/offer');
 
   // The offer that stands was agreed; a new one takes its place, and adds up.
-  await page.goto(`${quilt}/offer`);
-  await awake(page);
   await expectAccessible(page);
   await expect(page.getByRole('heading', { name: /Offer 1, agreed on/ })).toBeVisible();
   await page.getByLabel('It is a rush').check();
@@ -48,8 +45,7 @@ test('a quilt is offered, agreed, its way round found, its day made to fit and t
 test('hours that are too few are made enough by the least harm, and what was changed is put back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Lantern Row');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/quilt?part=day`);
+  await openQuilt(page, 'Lantern Row', '/quilt?part=day');
   await awake(page);
   await expectAccessible(page);
   const takes = page.getByText(/^The quilt takes/);

@@ -3,11 +3,7 @@ import { expect, expectAccessible, openQuilt, test } from './studio';
 test('a quilt on its way home: looked over, mended, measured, its sheet, and home; the next one like it', async ({
   page,
 }) => {
-  await openQuilt(page, 'Nine Buoys');
-  await page
-    .getByRole('navigation', { name: /Steps/ })
-    .getByRole('link', { name: /^Hand back/ })
-    .click();
+  await openQuilt(page, 'Nine Buoys', '/hand-back');
   const way = page.getByRole('navigation', { name: 'The way home' });
   await expect(way.getByRole('link', { name: 'Take off, trim' })).toHaveAttribute('aria-current', 'page');
   await page.getByRole('button', { name: 'It is off the frame' }).click();

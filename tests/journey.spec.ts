@@ -2,7 +2,12 @@ import { readFileSync } from 'node:fs';
 import { expect, expectAccessible, openQuilt, test } from './studio';
 
 test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
-  await openQuilt(page, 'Ferry Blanket');
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: /^Ferry Blanket/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Ferry Blanket' })).toBeVisible();
   await page
     .getByRole('navigation', { name: /Steps/ })
     .getByRole('link', { name: /^Match/ })
@@ -70,11 +75,7 @@ test('from the Rack to a proven set-up and a noted fault', async ({ page }) => {
 test('a part held stays while the rest adapts; sliders move the drawings and can be taken back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Nine Buoys');
-  await page
-    .getByRole('navigation', { name: /Steps/ })
-    .getByRole('link', { name: /^Match/ })
-    .click();
+  await openQuilt(page, 'Nine Buoys', '/match');
   await page.getByLabel('Hold the stitch length').selectOption('9');
   const card = page.getByRole('region', { name: 'Setting card' });
   await expect(card).toContainText('9spi');
@@ -168,8 +169,7 @@ test('bad input is said at its field and nothing typed is lost', async ({ page }
 });
 
 test('two windows on one card: the second is told', async ({ page, context }) => {
-  await openQuilt(page, 'Salt Pans');
-  await page.goto(page.url().replace(/\/\w[\w-]*(\?.*)?$/, '/match'));
+  await openQuilt(page, 'Salt Pans', '/match');
   const zone = page
     .getByRole('list', { name: 'Zones' })
     .getByRole('link', { name: /to match/ })

@@ -4,18 +4,9 @@ import postgres from 'postgres';
 import { expect, expectAccessible, openQuilt, test } from './studio';
 
 /** Opens a quilt’s Match and one of its views. */
-async function openMatch(page: Page, quilt: string, view = 'This zone') {
-  await openQuilt(page, quilt);
-  await page
-    .getByRole('navigation', { name: /Steps/ })
-    .getByRole('link', { name: /^Match/ })
-    .click();
-  await expect(page).toHaveURL(/\/match/);
-  if (view !== 'This zone') {
-    await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: view }).click();
-    await expect(page).not.toHaveURL(/\/match(\?|$)/);
-  }
-}
+const VIEWS = { 'This zone': '', 'Whole quilt': '/whole', Colours: '/colours', Density: '/density' } as const;
+const openMatch = (page: Page, quilt: string, view: keyof typeof VIEWS = 'This zone') =>
+  openQuilt(page, quilt, `/match${VIEWS[view]}`);
 
 /** A photograph of two fabrics, three quarters teal and a quarter sand, drawn by the browser itself. */
 const twoCloths = async (page: Page, width: number, height: number) =>

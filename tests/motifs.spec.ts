@@ -4,8 +4,7 @@ import { awake, expectAccessible, openQuilt, test } from './studio';
 test('what to quilt where: proposals on the map, a zone held while the rest adapts, one laid and taken back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Ferry Blanket');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/match/motifs`);
+  await openQuilt(page, 'Ferry Blanket', '/match/motifs');
   await awake(page);
   const few = page.getByRole('article', { name: 'Few motifs' });
   await expect(few).toBeVisible();

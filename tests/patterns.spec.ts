@@ -23,8 +23,7 @@ test('a drawing is taken in, found by its words, laid in a zone at a whole scale
   await page.getByLabel('Words', { exact: true }).fill('tidal');
   await expect(page.getByRole('listitem').filter({ hasText: 'Neap tide' })).toBeVisible();
 
-  await openQuilt(page, 'Nine Buoys');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/match/pattern`);
+  await openQuilt(page, 'Nine Buoys', '/match/pattern');
   await awake(page);
   await expectAccessible(page);
   await page.getByLabel('Find a pattern').fill('tidal');
@@ -39,8 +38,7 @@ test('a drawing is taken in, found by its words, laid in a zone at a whole scale
 });
 
 test('with what zones are marked, and what a scrap says of it', async ({ page }) => {
-  await openQuilt(page, 'Lantern Row');
-  await page.goto(`${page.url().replace(/(quilts\/[0-9a-f-]+).*/, '$1')}/quilt?part=marking`);
+  await openQuilt(page, 'Lantern Row', '/quilt?part=marking');
   await awake(page);
   await expectAccessible(page);
 });

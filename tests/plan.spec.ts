@@ -1,11 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, expectAccessible, openQuilt, test } from './studio';
-
-const stepTo = async (page: import('@playwright/test').Page, name: string) =>
-  page
-    .getByRole('navigation', { name: /Steps/ })
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .click();
+import { expect, expectAccessible, openQuilt, pathOf, test } from './studio';
 
 /** Takes up the first step with the keyboard and lays it one further down, each key after the last one is told. */
 async function moveFirstStepDown(page: import('@playwright/test').Page) {
@@ -21,8 +15,7 @@ async function moveFirstStepDown(page: import('@playwright/test').Page) {
 }
 
 test('the plan: passes fixed, the order laid by hand, the frame, a step logged', async ({ page }) => {
-  await openQuilt(page, 'Long Gallery');
-  await stepTo(page, 'Quilt');
+  await openQuilt(page, 'Long Gallery', '/quilt');
   await expect(page.getByRole('heading', { name: 'Plan of Long Gallery' })).toBeVisible();
   await expect(page.getByText(/Rolling and thread changes/)).toBeVisible();
   await expectAccessible(page);
@@ -42,8 +35,7 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
   await expect(page.getByRole('group', { name: 'Harbour Lights is on this frame' })).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
 
-  await openQuilt(page, 'Harbour Lights');
-  await stepTo(page, 'Quilt');
+  await openQuilt(page, 'Harbour Lights', '/quilt');
   const next = page.getByLabel(/^Minutes for/);
   await next.fill('soon');
   await page.getByRole('button', { name: 'Finish step' }).click();
@@ -54,8 +46,7 @@ test('the plan: passes fixed, the order laid by hand, the frame, a step logged',
 });
 
 test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
-  await openQuilt(page, 'Salt Pans');
-  await stepTo(page, 'Take in');
+  await openQuilt(page, 'Salt Pans', '/take-in');
   await page.getByRole('link', { name: 'Draw the map' }).click();
   await expect(page.getByRole('heading', { name: 'Map of Salt Pans' })).toBeVisible();
   await expectAccessible(page);
@@ -115,8 +106,7 @@ test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
 });
 
 test('backing and binding redraw as they are typed', async ({ page }) => {
-  await openQuilt(page, 'Harbour Lights');
-  await stepTo(page, 'Take in');
+  await openQuilt(page, 'Harbour Lights', '/take-in');
   await expect(page.getByRole('heading', { name: 'What came over the counter' })).toBeVisible();
   await page.getByRole('link', { name: 'Backing and binding' }).click();
   await page.getByLabel(/width/).first().fill('108');
@@ -153,8 +143,7 @@ test('the calendar: moved with the arrows, promised anew, out as iCalendar and C
 });
 
 test('every sheet prints black on white', async ({ page }) => {
-  await openQuilt(page, 'Nine Buoys');
-  const quilt = page.url().split('/').slice(0, 5).join('/');
+  const quilt = await pathOf(page, 'Nine Buoys');
   for (const [sheet, words] of [
     ['loading', 'Backing to the leaders'],
     ['order', 'Top thread'],

@@ -43,14 +43,22 @@ export const awake = (page: Page) =>
     return controls.every((c) => Object.keys(c).some((k) => k.startsWith('__reactProps')));
   });
 
-/** Opens a quilt from the Rack. */
-export async function openQuilt(page: Page, name: string) {
-  await page.goto('/');
-  await page
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .first()
-    .click();
+/** Where the pages of a quilt are. */
+export async function pathOf(page: Page, name: string): Promise<string> {
+  const found = (await (await page.request.get(`/find?q=${encodeURIComponent(name)}`)).json()) as {
+    id: string;
+    name: string;
+  }[];
+  return `/quilts/${found.find((q) => q.name === name)!.id}`;
+}
+
+/** Opens a page of a quilt by its address, or else the one its work has come to; returns where its pages are. */
+export async function openQuilt(page: Page, name: string, at = ''): Promise<string> {
+  const path = await pathOf(page, name);
+  await page.goto(path + at);
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await awake(page);
+  return path;
 }
 
 /** The checker in its short form, laid into a page only when it is asked: a page is judged a hundred times in a run. */

@@ -1,15 +1,8 @@
 import { expect, expectAccessible, openQuilt, test } from './studio';
 
-const stepTo = async (page: import('@playwright/test').Page, name: string) =>
-  page
-    .getByRole('navigation', { name: /Steps/ })
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .click();
-
 /** Opens the Test of the first zone of a quilt. */
 async function openTest(page: import('@playwright/test').Page, quilt: string) {
-  await openQuilt(page, quilt);
-  await stepTo(page, 'Test');
+  await openQuilt(page, quilt, '/test');
   await expect(page.getByRole('heading', { name: /^Test strip/ })).toBeVisible();
 }
 
@@ -86,8 +79,7 @@ test('threads tried on the margin, one chosen; the strip on paper; past work to 
   await expect(page.getByRole('heading', { name: /^Test strip: Harbour Lights/ })).toBeVisible();
   await expect(page.getByRole('listitem').first()).toContainText('g');
 
-  await openQuilt(page, 'Harbour Lights');
-  await stepTo(page, 'Match');
+  await openQuilt(page, 'Harbour Lights', '/match');
   await page.getByRole('link', { name: 'Past work' }).click();
   await expect(page.getByText(/in 100 alike/).first()).toBeVisible();
   await expectAccessible(page);

@@ -179,7 +179,8 @@ export class ImportWorkroom {
   @Text(20_000_000) text!: string;
   /** What is left on cones that the file knows otherwise: as it is here, or as the file has it. */
   @Maybe() @OneOf(['keep', 'take'], 'Keep what is here, or take what the file says.') metres?:
-    'keep' | 'take';
+    | 'keep'
+    | 'take';
 }
 
 const MOST_NAMED = 5;

@@ -1,6 +1,6 @@
 import type { CareLimits, Touched } from '@/core/care/items';
 import type { CareCounts } from '@/core/care/due';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** What was done to a machine. */
 export interface CareDone {
@@ -37,7 +37,7 @@ export const putCareLimit = (sql: Sql, { machineId, item, sealed, limits }: Care
     ? sql`delete from care_limit where machine_id = ${machineId} and item = ${item}`
     : sql`
   insert into care_limit (machine_id, item, sealed, limits)
-  values (${machineId}, ${item}, ${sealed}, ${sql.json(limits as never)})
+  values (${machineId}, ${item}, ${sealed}, ${asJson(sql, limits)})
   on conflict (machine_id, item) do update set sealed = excluded.sealed, limits = excluded.limits`;
 
 /** What was done last of each item on each machine, and what has gone by since in the log: hours, bobbins, days, stitches. */

@@ -1,6 +1,6 @@
 import type { Changes, Laid } from '@/core/correction/correction';
 import type { LockedPlan } from './quilts';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** What moved with a correction: zones that went with the size, and the plan that was locked. */
 export interface Moved {
@@ -38,9 +38,9 @@ export const insertCorrection = (
   c: Pick<Correction, 'id' | 'quiltId' | 'changed' | 'moved' | 'said' | 'at'>,
 ) => sql`
   insert into quilt_change (id, quilt_id, n, changed, moved, said, at)
-  select ${c.id}, ${c.quiltId}, coalesce(max(n), 0) + 1, ${sql.json(c.changed as never)}, ${sql.json(c.moved as never)},
+  select ${c.id}, ${c.quiltId}, coalesce(max(n), 0) + 1, ${asJson(sql, c.changed)}, ${asJson(sql, c.moved)},
          ${c.said}, ${c.at}
   from quilt_change where quilt_id = ${c.quiltId}`;
 
 export const setCorrectionUndone = (sql: Sql, id: string, at: Date | null, moved: Moved) => sql`
-  update quilt_change set undone_at = ${at}, moved = ${sql.json(moved as never)} where id = ${id}`;
+  update quilt_change set undone_at = ${at}, moved = ${asJson(sql, moved)} where id = ${id}`;

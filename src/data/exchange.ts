@@ -3,7 +3,7 @@ import type { BattingRow, FabricRow, NeedleRow, RowOf, ConeRow } from '@/core/ex
 import { v7 as uuidv7 } from 'uuid';
 import { BATTING_FIELDS, FABRIC_FIELDS } from './cloths';
 import { CONE_FIELDS } from './cones';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** Rows sent in one statement: PostgreSQL takes at most 65 535 values. */
 const CHUNK = 2000;
@@ -116,5 +116,5 @@ export async function readMapping(sql: Sql, kind: ExchangeKind, header: string):
 }
 
 export const rememberMapping = (sql: Sql, kind: ExchangeKind, header: string, mapping: Mapping) => sql`
-  insert into import_mapping (kind, header, mapping) values (${kind}, ${header}, ${sql.json(mapping as never)})
+  insert into import_mapping (kind, header, mapping) values (${kind}, ${header}, ${asJson(sql, mapping)})
   on conflict (kind, header) do update set mapping = excluded.mapping`;

@@ -1,7 +1,7 @@
 import type { CameTo, SewnStep } from '@/core/hand-back/came-to';
 import { CAME_OUT, type CameOut, type Waived, WAIVED } from '@/core/fields/hand-back';
 import { columnsOf } from './columns';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** What was done of handing a quilt back, and how it came out. */
 export interface HandBackOf extends Pick<CameOut, 'word'>, Waived {
@@ -57,7 +57,7 @@ export async function writeHandBack(
   seenVersion: number,
   h: Omit<HandBackOf, 'version'>,
 ): Promise<boolean> {
-  const row = { ...h, quiltId, cameTo: h.cameTo && (sql.json(h.cameTo as never) as never) };
+  const row = { ...h, quiltId, cameTo: asJson(sql, h.cameTo) };
   // A page that saw something done does not do it anew after somebody took all of it back.
   if (seenVersion !== 0 && (await sql`select from hand_back where quilt_id = ${quiltId}`).length === 0)
     return false;

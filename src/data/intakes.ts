@@ -1,5 +1,5 @@
 import type { PhotographMoment } from '@/core/fields/lists';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { Intake } from './types';
 
 const selectIntake = (sql: Sql) => sql`select id, step, data, quilt_id, version, updated_at from intake`;
@@ -14,7 +14,7 @@ export async function readIntake(sql: Sql, id: string): Promise<Intake | null> {
 }
 
 export const insertIntake = (sql: Sql, id: string, data: object = {}) =>
-  sql`insert into intake (id, data) values (${id}, ${sql.json(data as never)})`;
+  sql`insert into intake (id, data) values (${id}, ${asJson(sql, data)})`;
 
 /** Keeps what was said so far; the version it has now, or null when another window has gone on with it. */
 export async function updateIntake(
@@ -22,7 +22,7 @@ export async function updateIntake(
   i: { id: string; key: string; step: number; data: object; version: number },
 ): Promise<number | null> {
   const [kept] = await sql<{ version: number }[]>`
-    update intake set step = ${i.step}, data = ${sql.json(i.data as never)}, version = version + 1, updated_at = now(),
+    update intake set step = ${i.step}, data = ${asJson(sql, i.data)}, version = version + 1, updated_at = now(),
       last_key = ${i.key}
     where id = ${i.id} and version = ${i.version} and quilt_id is null returning version`;
   if (kept) return kept.version;

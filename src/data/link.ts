@@ -1,6 +1,6 @@
 import { gunzipSync, gzipSync } from 'node:zlib';
 import type { RunSummary } from '@/core/link/summary';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 export interface LinkRun {
   id: string;
@@ -23,7 +23,7 @@ export async function lockRun(sql: Sql, id: string): Promise<LinkRun | null> {
 export const insertRun = (sql: Sql, r: Omit<LinkRun, 'pieces' | 'beganAt'>) => sql`
   insert into link_run (id, quilt_id, pass, cone_id, stabilise, machine, limit_in_per_s, summary)
   values (${r.id}, ${r.quiltId}, ${r.pass}, ${r.coneId}, ${r.stabilise}, ${r.machine}, ${r.limitInPerS},
-          ${sql.json(r.summary as never)}) on conflict (id) do nothing`;
+          ${asJson(sql, r.summary)}) on conflict (id) do nothing`;
 
 /** Adds a piece of path to a run, and what the run comes to with it. */
 export async function addPiece(
@@ -34,9 +34,9 @@ export async function addPiece(
   points: readonly (readonly [number, number])[],
 ): Promise<void> {
   await sql`
-    update link_run set summary = ${sql.json(summary as never)}, pieces = ${n + 1}, updated_at = now() where id = ${id}`;
+    update link_run set summary = ${asJson(sql, summary)}, pieces = ${n + 1}, updated_at = now() where id = ${id}`;
   if (points.length > 1)
-    await sql`insert into link_piece (run_id, n, points) values (${id}, ${n}, ${sql.json(points as never)})`;
+    await sql`insert into link_piece (run_id, n, points) values (${id}, ${n}, ${asJson(sql, points)})`;
 }
 
 /** Keeps the raw readings of a piece of a run, as lines. */

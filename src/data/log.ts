@@ -1,6 +1,6 @@
 import type { StepBasis } from '@/core/log/effect';
 import type { LogEntry, LogKind } from '@/core/log/entry';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** An entry as it is kept, in the server’s order. */
 export type KeptEntry = LogEntry & { cursor: number; device: string; receivedAt: Date };
@@ -30,7 +30,7 @@ export async function insertEntry(sql: Sql, device: string, e: LogEntry): Promis
   const { id, quiltId, kind, at, happenedAt, ...body } = e;
   const rows = await sql`
     insert into log_entry (id, device, quilt_id, kind, at, happened_at, body)
-    values (${id}, ${device}, ${quiltId}, ${kind}, ${at}, ${happenedAt ?? at}, ${sql.json(body as never)})
+    values (${id}, ${device}, ${quiltId}, ${kind}, ${at}, ${happenedAt ?? at}, ${asJson(sql, body)})
     on conflict (id) do nothing returning id`;
   return rows.length === 1;
 }
@@ -93,7 +93,7 @@ export const setClock = (sql: Sql, device: string, aheadMs: number) => sql`
 
 /** Keeps what a sewn step rested on when it was told. */
 export const insertBasis = (sql: Sql, entryId: string, quiltId: string, basis: StepBasis) => sql`
-  insert into step_basis (entry_id, quilt_id, basis) values (${entryId}, ${quiltId}, ${sql.json(basis as never)})`;
+  insert into step_basis (entry_id, quilt_id, basis) values (${entryId}, ${quiltId}, ${asJson(sql, basis)})`;
 
 /** What the sewn steps of a quilt rested on, by their entries. */
 export async function readBases(sql: Sql, quiltId: string): Promise<Map<string, StepBasis>> {

@@ -1,6 +1,6 @@
 import { MACHINE, type MachineFields } from '@/core/fields/machine';
 import { columnsOf } from './columns';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { CalibrationKind } from '@/core/fields/lists';
 import type { MeasuredScale } from '@/core/machine/scales';
 import type { Machine, StoredCalibration } from './types';
@@ -48,5 +48,5 @@ export const upsertCalibration = (
   kind: CalibrationKind,
   points: StoredCalibration['points'],
 ) => sql`
-  insert into calibration (id, machine_id, kind, points) values (${id}, ${machineId}, ${kind}, ${sql.json(points as never)})
+  insert into calibration (id, machine_id, kind, points) values (${id}, ${machineId}, ${kind}, ${asJson(sql, points)})
   on conflict (machine_id, kind) do update set points = excluded.points, at = now(), version = calibration.version + 1`;

@@ -10,7 +10,7 @@ import {
 import type { Offer, WorkOfKind } from '@/core/quote/offer';
 import type { OfferedStep } from '@/core/quote/kinds';
 import { columnsOf } from './columns';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { Rates } from './types';
 
 const RATES_FIELDS = columnsOf(RATES);
@@ -81,8 +81,8 @@ export async function insertOffer(
   const row = {
     ...o,
     n: next!.n,
-    supplied: sql.json(o.supplied as never) as never,
-    reckoned: sql.json(o.reckoned as never) as never,
+    supplied: asJson(sql, o.supplied),
+    reckoned: asJson(sql, o.reckoned),
     lowMinor: o.reckoned.low,
     midMinor: o.reckoned.mid,
     highMinor: o.reckoned.high,

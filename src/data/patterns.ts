@@ -2,7 +2,7 @@ import type { Pattern as Measured } from '@/core/pattern/pattern';
 import type { PatternLayout, PatternUnit } from '@/core/pattern/lay';
 import { PATTERN, type PatternFields } from '@/core/fields/pattern';
 import { columnsOf } from './columns';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** What was measured of one repeat at its usual width. */
 export type PatternMeasured = Pick<
@@ -41,7 +41,7 @@ export const insertPattern = (
   p: PatternFields & { id: string; unit: PatternUnit; measured: PatternMeasured },
 ) => sql`
   insert into pattern (id, name, words, width_in, unit, measured)
-  values (${p.id}, ${p.name}, ${p.words}, ${p.widthIn}, ${sql.json(p.unit as never)}, ${sql.json(p.measured as never)})`;
+  values (${p.id}, ${p.name}, ${p.words}, ${p.widthIn}, ${asJson(sql, p.unit)}, ${asJson(sql, p.measured)})`;
 
 /** Changes what a pattern is called and how wide it is sewn; what was measured goes with its width. */
 export async function updatePattern(
@@ -52,7 +52,7 @@ export async function updatePattern(
 ): Promise<boolean> {
   const rows = await sql`
     update pattern set name = ${p.name}, words = ${p.words}, width_in = ${p.widthIn},
-      measured = ${sql.json(p.measured as never)}, version = version + 1
+      measured = ${asJson(sql, p.measured)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }

@@ -2,7 +2,7 @@ import type { Frame } from '@/core/stand-in/longarm';
 import type { Judged } from '@/core/practice/judge';
 import type { Mode } from '@/core/stitch/machine';
 import type { XY } from '@/core/geometry/polygon';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** A drill as it was drawn and judged. */
 export interface PracticeRun {
@@ -43,7 +43,7 @@ export async function readFirstAndLatest(
 
 export const insertRun = (sql: Sql, r: Omit<PracticeRun, 'at'>) => sql`
   insert into practice_run (id, drill, mode, spi, judged, path)
-  values (${r.id}, ${r.drill}, ${r.mode}, ${r.spi}, ${sql.json(r.judged as never)}, ${sql.json(r.path as never)})`;
+  values (${r.id}, ${r.drill}, ${r.mode}, ${r.spi}, ${asJson(sql, r.judged)}, ${asJson(sql, r.path)})`;
 
 /** A drill as a machine sent it, not judged yet. */
 export interface SentDrill {
@@ -66,7 +66,7 @@ export async function addSent(
   >`select frames from practice_sent where id = ${id} for update`;
   const last = before!.frames.at(-1)?.t ?? -1;
   const all = [...before!.frames, ...frames.filter((f) => f.t > last)];
-  await sql`update practice_sent set frames = ${sql.json(all as never)} where id = ${id}`;
+  await sql`update practice_sent set frames = ${asJson(sql, all)} where id = ${id}`;
   return all;
 }
 

@@ -1,4 +1,4 @@
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { Step } from '@/core/fields/lists';
 import type { BegunPlan } from '@/core/plan/begun';
 import { AGREED, QUILT, type AgreedFields, type QuiltFields } from '@/core/fields/quilt';
@@ -89,8 +89,8 @@ export interface LockedPlan {
 /** Locks a quilt's passes again as they were, or unlocks them (everything null). */
 export const putPlan = (sql: Sql, id: string, p: LockedPlan) => sql`
   update quilt set passes = ${p.passes}, depths_in = ${p.depthsIn}, turned = ${p.turned},
-    begun = ${p.begun && sql.json(p.begun as never)}, order_by_hand = ${p.orderByHand && sql.json(p.orderByHand as never)},
-    zones_by_hand = ${sql.json(p.zonesByHand as never)}
+    begun = ${asJson(sql, p.begun)}, order_by_hand = ${asJson(sql, p.orderByHand)},
+    zones_by_hand = ${asJson(sql, p.zonesByHand)}
   where id = ${id}`;
 
 /** A quilt leaves the studio unfinished, or is taken in again; it keeps its record. False when changed meanwhile. */
@@ -158,7 +158,7 @@ export async function updatePlan(
 ): Promise<boolean> {
   const rows = await sql`
     update quilt set passes = ${p.depthsIn.length}, depths_in = ${p.depthsIn as number[]}, turned = ${p.turned},
-      turn_rule = ${p.turnRule}, order_by_hand = null, zones_by_hand = '{}', begun = ${sql.json(p.begun as never)}, version = version + 1
+      turn_rule = ${p.turnRule}, order_by_hand = null, zones_by_hand = '{}', begun = ${asJson(sql, p.begun)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }
@@ -171,7 +171,7 @@ export async function updateOrder(
   order: Quilt['orderByHand'],
 ): Promise<boolean> {
   const rows = await sql`
-    update quilt set order_by_hand = ${order && sql.json(order as never)}, version = version + 1
+    update quilt set order_by_hand = ${asJson(sql, order)}, version = version + 1
     where id = ${id} and version = ${version} returning id`;
   return rows.length === 1;
 }

@@ -35,5 +35,6 @@ export function db(): postgres.Sql {
   return (holder.tidySpoolSql ??= connect(url));
 }
 
-/** A value as the database keeps it in JSON; null stays null. */
-export const asJson = (sql: Sql, value: unknown) => (value === null ? null : sql.json(value as never));
+/** A value as the database keeps it in JSON; none stays none. */
+export const asJson = (sql: Sql, value: unknown) =>
+  value == null ? null : sql.json(value as postgres.JSONValue);

@@ -1,5 +1,5 @@
 import type { Part } from '@/core/hours/step';
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 
 /** A step that was sewn. */
 export interface NewStep {
@@ -24,7 +24,7 @@ export async function insertStep(sql: Sql, s: NewStep): Promise<boolean> {
   const rows = await sql`
     insert into step_sewn (id, quilt_id, pass, cone_id, stabilise, minutes, parts, stitches, needle_fitted_id, worn, at, applied)
     select ${s.id}, ${s.quiltId}, ${s.pass}, ${s.coneId}, ${s.stabilise}, ${s.minutes},
-           ${s.parts && sql.json(s.parts as never)}, ${s.stitches}, ${s.needleFittedId},
+           ${asJson(sql, s.parts)}, ${s.stitches}, ${s.needleFittedId},
            ${s.worn ?? 0}, ${s.at ?? new Date()}, ${s.applied ?? null}
     where not exists (select 1 from step_sewn where quilt_id = ${s.quiltId} and pass = ${s.pass} and cone_id is null)
     on conflict do nothing returning id`;

@@ -1,4 +1,4 @@
-import type { Sql } from './sql';
+import { asJson, type Sql } from './sql';
 import type { MeasuredStitches } from '@/core/fields/measured';
 import type { ColourTrial, Cure } from './types';
 import type { CureKind } from '@/core/fields/lists';
@@ -43,7 +43,7 @@ export async function amendRound(
   const rows = await sql`
     update test_round set note = coalesce(${to.note ?? null}, note),
       photograph_id = coalesce(${to.photographId ?? null}::uuid, photograph_id),
-      measured = coalesce(${to.measured ? sql.json(to.measured as never) : null}::jsonb, measured)
+      measured = coalesce(${asJson(sql, to.measured)}::jsonb, measured)
     where id = ${id} returning id`;
   return rows.length === 1;
 }

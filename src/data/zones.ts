@@ -38,7 +38,7 @@ export async function insertZone(
 ): Promise<void> {
   const { id, quiltId, letter } = z;
   await sql`
-    insert into zone ${sql({ ...stored(ZONE, z), id, quiltId, letter, geometry: sql.json(z.geometry as never) as never })}`;
+    insert into zone ${sql({ ...stored(ZONE, z), id, quiltId, letter, geometry: asJson(sql, z.geometry) })}`;
   await setZoneCloth(sql, z.id, z);
 }
 
@@ -62,7 +62,7 @@ export async function copyZone(
   const { id, letter, name, geometry, lengthIn, quiltId } = z;
   await sql`
     insert into zone select (jsonb_populate_record(null::zone, to_jsonb(o) || jsonb_build_object(
-      'id', ${id}::uuid, 'letter', ${letter}::text, 'name', ${name}::text, 'geometry', ${sql.json(geometry as never)}::jsonb,
+      'id', ${id}::uuid, 'letter', ${letter}::text, 'name', ${name}::text, 'geometry', ${asJson(sql, geometry)}::jsonb,
       'length_in', ${lengthIn}::float8, 'retired_at', null, 'version', 1, 'quilt_id', coalesce(${quiltId ?? null}::uuid, o.quilt_id)))).*
     from zone o where o.id = ${from}`;
   await sql`
@@ -101,7 +101,7 @@ export const placeZone = (
   sql: Sql,
   z: { id: string; letter: string; name: string; geometry: MultiPolygon; lengthIn: number | null },
 ) => sql`
-  update zone set letter = ${z.letter}, name = ${z.name}, geometry = ${sql.json(z.geometry as never)},
+  update zone set letter = ${z.letter}, name = ${z.name}, geometry = ${asJson(sql, z.geometry)},
     length_in = ${z.lengthIn}, retired_at = null, version = version + 1
   where id = ${z.id}`;
 

@@ -28,7 +28,7 @@ import { insertStitches } from '@/data/fault-record';
 import { insertFault } from '@/data/faults';
 import { clientNamed, setHandedBack, updatePlan } from '@/data/quilts';
 import { insertSetup, readSetup } from '@/data/setups';
-import type { Sql } from '@/data/sql';
+import { asJson, type Sql } from '@/data/sql';
 import { addToClient } from '@/data/clients';
 import { insertCondition } from '@/data/conditions';
 import { insertShipped } from '@/data/shipped';
@@ -193,7 +193,7 @@ async function insertQuilt(
     const zoneId = uuidv7();
     await tx`
       insert into zone (id, quilt_id, letter, name, geometry, technique, spacing_in, smallest_radius_in, length_in, visibility)
-      values (${zoneId}, ${quiltId}, ${String.fromCharCode(65 + i)}, ${z.name}, ${tx.json(z.geometry as never)}, ${z.technique},
+      values (${zoneId}, ${quiltId}, ${String.fromCharCode(65 + i)}, ${z.name}, ${asJson(tx, z.geometry)}, ${z.technique},
               ${z.spacingIn}, ${z.smallestRadiusIn ?? null}, ${z.lengthIn ?? null}, ${z.visibility})`;
     for (const [p, [, name, hex, share]] of z.fabrics.entries())
       await tx`insert into zone_fabric (zone_id, position, fabric_id, hex, share)

@@ -101,6 +101,8 @@ export function tellUnreadable(req: IncomingMessage, res: ServerResponse, reache
   let status = res.statusCode;
   Object.defineProperty(res, 'statusCode', {
     get: () => status,
-    set: (next: number) => (status = told(next)),
+    set: (next: number) => {
+      status = told(next);
+    },
   });
 }

@@ -14,7 +14,8 @@ export interface MeasureRequest {
 }
 
 export type MeasureAnswer =
-  { ok: true; value: StitchPhoto & { otherShare: number | null } } | { ok: false; message: string };
+  | { ok: true; value: StitchPhoto & { otherShare: number | null } }
+  | { ok: false; message: string };
 
 /** Measures the stitches along a line of a picture; what is wrong is told in words. */
 export function measurePhoto({ picture, mmPerPx, path, own, other }: MeasureRequest): MeasureAnswer {

@@ -39,7 +39,8 @@ export function sample(rules: Rules, given: Form = {}, which: 'required' | 'all'
     const has = (name: string) => own.some((r) => r.name === name);
     const one = (): unknown => {
       const nested = defaultMetadataStorage.findTypeMetadata(rules, field)?.typeFunction() as
-        Rules | undefined;
+        | Rules
+        | undefined;
       if (own.some((r) => r.type === 'nestedValidation' || r.name === 'nestedValidation') && nested)
         return sample(nested, given, which);
       if (has('isUuid')) return given[field] ?? uuidv7();

@@ -14,7 +14,7 @@ export const STRANGE: readonly unknown[] = [
   { key: A_KEY, ['__proto__']: { admin: true } },
   { key: A_KEY, name: 'a\u0000b', note: '\ud800', line: '\ud800' },
   { key: { a: 1 }, quiltId: [A_KEY], zones: { length: 3 }, rows: 'rows' },
-  { key: A_KEY, quiltId: A_KEY, version: 1e308, zones: [{ id: 1, geometry: [[[[0, 1e999]]]] }] },
+  { key: A_KEY, quiltId: A_KEY, version: 1e308, zones: [{ id: 1, geometry: [[[[0, Infinity]]]] }] },
   { key: A_KEY, id: A_KEY, away: 'yes', what: 'constructor', ids: [null, A_KEY, 3], count: -1 },
   { key: A_KEY, data: JSON.parse('{"a":'.repeat(60) + '1' + '}'.repeat(60)) as unknown },
 ];

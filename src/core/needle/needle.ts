@@ -69,11 +69,8 @@ const FINE_CLOTH_NM = [70, 90] as const;
 const LESS_THAN_BEST = 0.1;
 
 /** 0 inside the best window, 1 at the edge of the usable one, growing on outside it. */
-const outside = (
-  value: number,
-  [lo, hi]: readonly [number, number],
-  [min, max]: readonly [number, number],
-) => (value < lo ? (lo - value) / (lo - min) : value > hi ? (value - hi) / (max - hi) : 0);
+const outside = (value: number, [lo, hi]: readonly [number, number], [min, max]: readonly [number, number]) =>
+  value < lo ? (lo - value) / (lo - min) : value > hi ? (value - hi) / (max - hi) : 0;
 
 function judge(nm: number, request: NeedleRequest, firm: number, memory: number): SizeVerdict {
   const eye = request.eye ?? 'standard';

@@ -7,6 +7,7 @@ import { USUAL_BOBBINS, USUAL_MACHINES, USUAL_NEEDLES } from '@/core/machine/usu
 import type { Begun } from '@/data/types';
 import { Button, ButtonLink } from '@/ui/kit/Button';
 import { TextField } from '@/ui/kit/Field';
+import { Link } from '@/ui/kit/Link';
 import { patiently } from '@/ui/kit/patiently';
 import { Problems } from '@/ui/kit/Problems';
 import { toast } from '@/ui/kit/toast';
@@ -99,9 +100,9 @@ function MachineStep({ machines }: { machines: number }) {
       {machines > 0 ? (
         <p className="text-ink2">
           Throat, frame, feet and bobbin are the usual ones of its kind until you{' '}
-          <a className="text-indigo underline" href="/workroom/machine">
+          <Link className="text-indigo underline" href="/workroom/machine">
             change them
-          </a>
+          </Link>
           .
         </p>
       ) : (

@@ -55,7 +55,7 @@ export function ServiceLog({
               <img
                 key={id}
                 src={`/photographs/${id}`}
-                alt="Picture of this service"
+                alt="The machine at this service"
                 className="h-16 border"
               />
             ))}

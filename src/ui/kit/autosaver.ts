@@ -10,7 +10,9 @@ export interface Sent<T> {
 }
 
 export type SaveState =
-  { kind: 'kept' } | { kind: 'keeping' } | { kind: 'waiting' | 'refused'; words: string };
+  | { kind: 'kept' }
+  | { kind: 'keeping' }
+  | { kind: 'waiting' | 'refused'; words: string };
 
 export interface AutosaverOptions<T> {
   version: number;

@@ -42,8 +42,8 @@ export function SettingCard({
   return (
     <section aria-label="Setting card" className="mt-2 border-t-2 border-ink">
       <div className="grid grid-cols-[1.3fr_1.3fr_1fr_0.9fr_0.9fr] divide-x border-b max-sm:grid-cols-2 max-sm:[&>*]:border-b max-sm:[&>*]:px-2">
-        <Thread role="Top thread" cone={c.top} kind={kind} first />
-        <Thread role="Bobbin thread" cone={c.bobbin} kind={kind} />
+        <Thread what="Top thread" cone={c.top} kind={kind} first />
+        <Thread what="Bobbin thread" cone={c.bobbin} kind={kind} />
         <Part
           label="Needle"
           value={needleName(s.needle.nm)}
@@ -112,12 +112,12 @@ const num = (x: number) => String(Number(x < 20 ? x.toFixed(1) : x.toFixed(0)));
 const cell = (first?: boolean) => `min-w-0 py-1.5 pr-2 ${first ? '' : 'pl-3.5'}`;
 
 function Thread({
-  role,
+  what,
   cone,
   kind,
   first,
 }: {
-  role: string;
+  what: string;
   cone: Cone;
   kind: Known<unknown>;
   first?: boolean;
@@ -126,7 +126,7 @@ function Thread({
     <div className={`${cell(first)} flex gap-2.5`}>
       <ThreadSwatch hex={cone.hex} width={38} height={54} />
       <div className="min-w-0">
-        <p className="text-13 text-ink2">{role}</p>
+        <p className="text-13 text-ink2">{what}</p>
         <p className="mt-0.5 text-[17px] font-semibold">
           <Sourced of={kind}>{cone.line}</Sourced>
         </p>

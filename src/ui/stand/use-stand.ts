@@ -26,7 +26,17 @@ import { usePedals } from './use-pedals';
 import { useWakeLock } from './use-wake-lock';
 
 type PanelName =
-  'air' | 'fault' | 'advance' | 'bobbin' | 'change' | 'frame' | 'list' | 'keys' | 'tempo' | 'machine' | null;
+  | 'air'
+  | 'fault'
+  | 'advance'
+  | 'bobbin'
+  | 'change'
+  | 'frame'
+  | 'list'
+  | 'keys'
+  | 'tempo'
+  | 'machine'
+  | null;
 /** The back is to be checked so long after a pass was begun. */
 const FIRST_INCHES_MS = 90_000;
 
