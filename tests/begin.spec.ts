@@ -1,8 +1,11 @@
 import { readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { expect, test } from '@playwright/test';
 import { freePort } from './serve';
 import { dataFolder, start } from './start-command';
+import { expect, test } from './studio';
+
+// It starts apps of its own.
+test.use({ baseURL: undefined });
 
 /** One folder for the first two: what it takes to begin is begun once. */
 const data = dataFolder();

@@ -131,7 +131,7 @@ test('a correction of batting turns tests back and undone lets them count; backi
 });
 
 test('Find reaches faults by any name, words of the trade, settings and sheets', async ({ page }) => {
-  await openQuilt(page, 'Salt Pans');
+  await openQuilt(page, 'Salt Pans', '/take-in');
   const found = async (typed: string, option: RegExp) => {
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox').fill(typed);

@@ -1,8 +1,11 @@
 import { rmSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible } from './studio';
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, test } from './studio';
 import { freePort } from './serve';
 import { dataFolder, start } from './start-command';
+
+// It starts apps of its own.
+test.use({ baseURL: undefined });
 
 /** Picks from one of our own lists. */
 async function choose(page: Page, label: string, option: string) {

@@ -1,5 +1,5 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { chromium, expect, test as plain } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
 import { studioOnOwnCluster } from './serve';
 import { lines, openStand } from './stand';
 import { test } from './studio';
@@ -8,42 +8,41 @@ import { test } from './studio';
 const KEYS = ['c', 'n'] as const;
 const DOWN_MS = 8_000;
 
-plain(
-  'the database is stopped while a step is logged: the device holds what waits, and it arrives once',
-  async ({ browser }) => {
-    const studio = await studioOnOwnCluster();
-    const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
-    try {
-      const quilt = await openStand(page, studio.url);
-      const had = (await lines(page, quilt)).length;
-      const taps = async (n: number) => {
-        for (let i = 0; i < n; i++) await page.keyboard.press(KEYS[i % 2]!);
-      };
-      await taps(6);
-      studio.stopDatabase();
-      await taps(20);
-      await expect(page.getByText(/wait on this device/)).toBeVisible();
-      const stopped = Date.now();
-      // What the Stand shows does not wait for the computer: it goes on by itself.
-      await page.keyboard.press('Space');
-      await expect(page.getByText(/^sewing · /)).toBeVisible();
-      await page.keyboard.press('Space');
-      await expect
-        .poll(() => Date.now() - stopped, { intervals: [1000], timeout: 3 * DOWN_MS })
-        .toBeGreaterThan(DOWN_MS);
-      studio.startDatabase();
-      await taps(4);
-      await expect(page.getByText('all saved')).toBeVisible();
-      const kept = (await lines(page, quilt)).slice(had);
-      expect(kept.filter((e) => e.kind === 'back-checked' || e.kind === 'needle-changed')).toHaveLength(30);
-      expect(new Set(kept.map((e) => e.id)).size).toBe(kept.length);
-      expect(kept.map((e) => e.at)).toEqual(kept.map((e) => e.at).sort());
-    } finally {
-      await page.close();
-      await studio.end();
-    }
-  },
-);
+test('the database is stopped while a step is logged: the device holds what waits, and it arrives once', async ({
+  browser,
+}) => {
+  const studio = await studioOnOwnCluster();
+  const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
+  try {
+    const quilt = await openStand(page, studio.url);
+    const had = (await lines(page, quilt)).length;
+    const taps = async (n: number) => {
+      for (let i = 0; i < n; i++) await page.keyboard.press(KEYS[i % 2]!);
+    };
+    await taps(6);
+    studio.stopDatabase();
+    await taps(20);
+    await expect(page.getByText(/wait on this device/)).toBeVisible();
+    const stopped = Date.now();
+    // What the Stand shows does not wait for the computer: it goes on by itself.
+    await page.keyboard.press('Space');
+    await expect(page.getByText(/^sewing · /)).toBeVisible();
+    await page.keyboard.press('Space');
+    await expect
+      .poll(() => Date.now() - stopped, { intervals: [1000], timeout: 3 * DOWN_MS })
+      .toBeGreaterThan(DOWN_MS);
+    studio.startDatabase();
+    await taps(4);
+    await expect(page.getByText('all saved')).toBeVisible();
+    const kept = (await lines(page, quilt)).slice(had);
+    expect(kept.filter((e) => e.kind === 'back-checked' || e.kind === 'needle-changed')).toHaveLength(30);
+    expect(new Set(kept.map((e) => e.id)).size).toBe(kept.length);
+    expect(kept.map((e) => e.at)).toEqual(kept.map((e) => e.at).sort());
+  } finally {
+    await page.close();
+    await studio.end();
+  }
+});
 
 /** The processes of a browser that works in a folder. */
 const pidsIn = (folder: string) =>

@@ -27,7 +27,7 @@ test('a drill sewn on the machine comes over its link, is judged with a press an
   await awake(page);
   const machine = page.getByRole('region', { name: 'From the machine' });
   await machine.getByRole('button', { name: 'Let the stand-in machine sew it' }).click();
-  const sent = machine.getByRole('button', { name: /^Judge what came at/ });
+  const sent = machine.getByRole('button', { name: /^Judge it: what came at/ });
   await expect(sent).toHaveCount(1);
   await sent.click();
   const told = page.getByRole('region', { name: 'What it came to' });

@@ -36,17 +36,33 @@ export interface Studio {
   beside: () => Promise<{ url: string; stop: () => Promise<void> }>;
 }
 
-/** A scratch database of that name with the demo studio, and the built app in front of it. */
-export async function studioOf(name: string, more: Record<string, string> = {}): Promise<Studio> {
+/** A scratch database of that name as the demo studio is at first, whatever stood there before. */
+export async function freshDatabase(name: string): Promise<string> {
   const base = await asAdmin(async (sql) => {
-    await sql`drop database if exists ${sql(name)}`;
+    await sql`drop database if exists ${sql(name)} with (force)`;
     await sql`create database ${sql(name)} template ${sql(MADE)}`;
   });
-  return appOn(`${base}/${name}`, more);
+  return `${base}/${name}`;
+}
+
+/** The demo studio in a database of that name, and the built app in front of it. */
+export const studioOf = async (name: string, more: Record<string, string> = {}): Promise<Studio> =>
+  appOn(await freshDatabase(name), more);
+
+/** Whether an app answers, and its database too. */
+const isWell = (url: string) =>
+  fetch(`${url}/health`).then(
+    (r) => r.ok,
+    () => false,
+  );
+
+/** Until an app answers whose database was taken away and given back. */
+export async function untilWell({ url }: Pick<Studio, 'url'>) {
+  while (!(await isWell(url))) await new Promise((r) => setTimeout(r, 100));
 }
 
 /** The built app in front of a database. */
-async function appOn(databaseUrl: string, more: Record<string, string> = {}): Promise<Studio> {
+export async function appOn(databaseUrl: string, more: Record<string, string> = {}): Promise<Studio> {
   const port = await freePort();
   const env = {
     ...process.env,
@@ -64,13 +80,7 @@ async function appOn(databaseUrl: string, more: Record<string, string> = {}): Pr
     });
     for (;;) {
       if (child.exitCode !== null) throw new Error('The app did not start.');
-      if (
-        await fetch(`${url}/health`).then(
-          (r) => r.ok,
-          () => false,
-        )
-      )
-        return child;
+      if (await isWell(url)) return child;
       await new Promise((r) => setTimeout(r, 100));
     }
   };

@@ -1,28 +1,32 @@
 import { readFileSync } from 'node:fs';
-import { basename } from 'node:path';
 import type axe from 'axe-core';
 import { expect, test as base, type Page } from '@playwright/test';
-import { type Studio, studioOf } from './serve';
+import { appOn, freshDatabase, type Studio, untilWell } from './serve';
 
-/** A page of a studio that no other file of tests touches; every console error fails the test that saw it. */
-export const test = base.extend<{ page: Page; studio: Studio }, { studios: Map<string, Studio> }>({
-  studios: [
+/**
+ * A page of a studio that no other file of tests has touched; every console error fails the test that saw it. One app
+ * serves all files of a worker: for each its database is the demo studio anew, as when a copy is taken back.
+ */
+export const test = base.extend<
+  { page: Page; studio: Studio },
+  { house: { studio?: Studio; file?: string } }
+>({
+  house: [
     async ({}, give) => {
-      const studios = new Map<string, Studio>();
-      await give(studios);
-      for (const s of studios.values()) await s.stop();
+      const house: { studio?: Studio } = {};
+      await give(house);
+      await house.studio?.stop();
     },
     { scope: 'worker', timeout: 0 },
   ],
-  studio: async ({ studios }, give, info) => {
-    const name = basename(info.file).replace(/\W/g, '_');
-    for (const [other, s] of studios)
-      if (other !== name) {
-        await s.stop();
-        studios.delete(other);
-      }
-    if (!studios.has(name)) studios.set(name, await studioOf(`${name}_${info.workerIndex}`));
-    await give(studios.get(name)!);
+  studio: async ({ house }, give, { file, workerIndex }) => {
+    if (house.file !== file) {
+      const url = await freshDatabase(`worker_${workerIndex}`);
+      house.studio ??= await appOn(url);
+      await untilWell(house.studio);
+      house.file = file;
+    }
+    await give(house.studio!);
   },
   baseURL: async ({ studio }, give) => give(studio.url),
   page: async ({ page }, give) => {

@@ -1,12 +1,12 @@
 import { type Seam, seamsOf } from '@/core/geometry/neighbours';
 import { keepLast } from './keep-last';
-import type { Quilt, Zone } from '@/data/types';
+import type { Zone } from '@/data/types';
 
 const MOST_KEPT = 30;
 const kept = keepLast<Seam[]>(MOST_KEPT);
 
-/** The seams of a quilt's map: worked out once for each map that is kept, whose version changes with it. */
-export function seamsOfMap({ id, version }: Pick<Quilt, 'id' | 'version'>, zones: readonly Zone[]): Seam[] {
-  const key = `${id} ${version}`;
+/** The seams of a map, worked out once for each; a copy of the studio that is taken back may bring another of the same version. */
+export function seamsOfMap(zones: readonly Pick<Zone, 'id' | 'geometry'>[]): Seam[] {
+  const key = JSON.stringify(zones.map((z) => [z.id, z.geometry]));
   return kept.get(key) ?? kept.put(key, seamsOf(zones));
 }

@@ -105,7 +105,7 @@ export function FromMachine({
               </span>
               <Button
                 look="quiet"
-                aria-label={`Judge what came at ${format(s.beganAt, 'HH:mm')}`}
+                aria-label={`Judge it: what came at ${format(s.beganAt, 'HH:mm')}`}
                 onClick={() => {
                   const path = pathSent(s.frames, drill);
                   setEmpty(path.length < 10);

@@ -140,7 +140,7 @@ test('what the machine sent is judged as if it was drawn, begun where the drill 
   show({
     sent: [{ id: 's1', machine: 'stand-in longarm', beganAt: new Date(), frames: [still, ...frames] }],
   });
-  await userEvent.click(screen.getByRole('button', { name: /Judge what came at/ }));
+  await userEvent.click(screen.getByRole('button', { name: /Judge it: what came at/ }));
   await userEvent.click(await screen.findByRole('button', { name: 'Keep this one' }));
   const sent = lastSent(doors.keepPractice) as { path: { xIn: number; yIn: number }[] };
   expect(judge('line', { machine, mode: 'idling', spi: 10, path: sent.path as never }).offIn).toBeLessThan(
@@ -150,6 +150,6 @@ test('what the machine sent is judged as if it was drawn, begun where the drill 
 test('a machine that stood still has sewn no drill, and the page says so', async () => {
   const frames = Array.from({ length: 30 }, (_, i) => ({ t: 50 * i, x: 3, y: 3, v: 0, rate: 0, n: 0 }));
   show({ sent: [{ id: 's1', machine: '', beganAt: new Date(), frames }] });
-  await userEvent.click(screen.getByRole('button', { name: /Judge what came at/ }));
+  await userEvent.click(screen.getByRole('button', { name: /Judge it: what came at/ }));
   expect(screen.getByRole('alert')).toHaveTextContent('Nothing was sewn');
 });

@@ -67,7 +67,7 @@ function Task({
             look="quiet"
             disabled={pending}
             onClick={() => onAct('reopen')}
-            aria-label={`${k.label}: open again`}
+            aria-label={`${k.label}: undo`}
           >
             Undo
           </Button>
@@ -87,7 +87,7 @@ function Task({
               look="quiet"
               disabled={pending}
               onClick={() => onAct('not-here')}
-              aria-label={`${k.label}: not done here`}
+              aria-label={`${k.label}: not here`}
             >
               Not here
             </Button>

@@ -29,7 +29,7 @@ export function PutAwayList({
             <Button
               look="quiet"
               disabled={back.pending}
-              aria-label={`Bring ${x.name} back`}
+              aria-label={`Bring back ${x.name}`}
               onClick={() => back.send({ id: x.id, what: x.what, away: false })}
             >
               Bring back

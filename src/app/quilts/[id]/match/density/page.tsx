@@ -23,7 +23,7 @@ export default async function DensityPage(props: QuiltPageProps) {
   const { view, machine, zone } = await readQuiltPage(props, 'its cards');
   const { quilt, zones } = view;
   const preferences = (await ask.readPreferences())!;
-  const seams = seamsOfMap(quilt, zones);
+  const seams = seamsOfMap(zones);
   const letters = new Map(zones.map((z) => [z.id, z.letter]));
   const cones = new Map(view.shelf.map((c) => [c.id, c]));
   const threadOf = (id: string) => {
