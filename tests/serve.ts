@@ -154,6 +154,6 @@ function prepareDemo(databaseUrl: string) {
     NODE_ENV: 'production' as const,
     TIDY_SPOOL_DEMO: 'on',
   };
-  const made = spawnSync('node_modules/.bin/tsx', ['src/demo/prepare.ts'], { env, encoding: 'utf8' });
+  const made = spawnSync(process.execPath, ['.next/prepare.mjs'], { env, encoding: 'utf8' });
   if (made.status !== 0) throw new Error(made.stdout + made.stderr);
 }
