@@ -119,8 +119,10 @@ cluster_start() {
     # A pid file that names a process of something else was left behind.
     rm -f "$dir/pg/postmaster.pid"
     PG_PORT=${port:-$(free_port)}
-    options="-c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c port=$PG_PORT"
-    [ "$mode" = fast ] && options="$options -c fsync=off -c full_page_writes=off -c synchronous_commit=off"
+    # No question of a studio is worth compiling.
+    options="-c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c port=$PG_PORT -c jit=off"
+    # A scratch cluster holds scores of small databases for minutes: nothing in them is to be kept or tidied.
+    [ "$mode" = fast ] && options="$options -c fsync=off -c full_page_writes=off -c synchronous_commit=off -c autovacuum=off -c wal_level=minimal -c max_wal_senders=0 -c max_wal_size=4GB -c checkpoint_timeout=1h"
     as_pg "$bin/pg_ctl" -D "$dir/pg" -l "$dir/pg.log" -w -t 60 -o "$options" start >/dev/null 2>&1 9>&- ||
       { [ "$mode" = again ] && return 1; die "The database in $dir/pg did not start; the last line of $dir/pg.log says: $(tail -n 1 "$dir/pg.log" 2>/dev/null)"; }
     PG_OURS=yes

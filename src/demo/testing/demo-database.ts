@@ -1,7 +1,6 @@
 import { migrate } from '@/data/migrate';
 import { connect } from '@/data/sql';
 import { adminOf, databaseOf, type TestDatabase } from '@/data/test-database';
-import { loadDemo } from '../load';
 
 /** The day on which the demo studio of the unit tests stands. */
 export const DEMO_DAY = new Date('2026-11-25T09:00:00Z');
@@ -22,6 +21,8 @@ export async function demoDatabase(name: string): Promise<TestDatabase> {
       await admin`create database ${admin(half)}`;
       const sql = connect(`${process.env.TEST_PG_URL}/${half}`, 2);
       await migrate(sql);
+      // The whole house hangs on it, and only who makes the studio needs it.
+      const { loadDemo } = await import('../load');
       await loadDemo(sql, DEMO_DAY);
       await sql.end();
       await admin`alter database ${admin(half)} rename to ${admin(MADE)}`;
