@@ -4,7 +4,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests',
   globalSetup: './tests/serve.ts',
-  workers: 2,
+  // A test waits an eighth of its time for pages: three keep two processors busy.
+  workers: 3,
   fullyParallel: false,
   retries: 0,
   timeout: 600_000,
