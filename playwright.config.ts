@@ -4,8 +4,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests',
   globalSetup: './tests/serve.ts',
-  // A test waits an eighth of its time for pages: three keep two processors busy.
-  workers: 3,
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   timeout: 600_000,

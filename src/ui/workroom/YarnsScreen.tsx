@@ -44,7 +44,7 @@ function YarnCells({ yarn: y, machines }: { yarn: Yarn; machines: Machine[] }) {
       </td>
       <td className="pr-3">
         {Number(y.skeins.toFixed(2))} {y.skeins === 1 ? 'skein' : 'skeins'}
-        {y.skeinM !== null && `, ${Math.round(y.skeins * y.skeinM)} m`}
+        {y.skeinM !== null && `, ${Math.round(y.skeins * y.skeinM)}\u00a0m`}
       </td>
       <td className="pr-3">{y.place || 'not said'}</td>
       <td className="pr-3">
@@ -55,7 +55,7 @@ function YarnCells({ yarn: y, machines }: { yarn: Yarn; machines: Machine[] }) {
               <span className="text-verdigris">runs through on {m.name}</span>
             ) : (
               <span className="font-semibold text-madder">
-                too thick for {m.name}, whose hole is {m.couchingHoleMm} mm
+                too thick for {m.name}, whose hole is {m.couchingHoleMm}&nbsp;mm
               </span>
             )}
           </span>
