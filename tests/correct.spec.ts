@@ -110,7 +110,6 @@ test('a correction of batting turns tests back and undone lets them count; backi
   page,
 }) => {
   await openQuilt(page, 'Signal Flags', '/prepare');
-  await awake(page);
   await page.getByLabel(/^Strips cut at/).fill('6 cm');
   await page.getByLabel(/, width/).fill('108');
   await expect(page.getByText('saved', { exact: true })).toBeVisible();

@@ -46,7 +46,6 @@ test('hours that are too few are made enough by the least harm, and what was cha
   page,
 }) => {
   await openQuilt(page, 'Lantern Row', '/quilt?part=day');
-  await awake(page);
   await expectAccessible(page);
   const takes = page.getByText(/^The quilt takes/);
   await expect(takes).toBeVisible();

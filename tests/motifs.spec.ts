@@ -1,11 +1,10 @@
 import { expect } from '@playwright/test';
-import { awake, expectAccessible, openQuilt, test } from './studio';
+import { expectAccessible, openQuilt, test } from './studio';
 
 test('what to quilt where: proposals on the map, a zone held while the rest adapts, one laid and taken back', async ({
   page,
 }) => {
   await openQuilt(page, 'Ferry Blanket', '/match/motifs');
-  await awake(page);
   const few = page.getByRole('article', { name: 'Few motifs' });
   await expect(few).toBeVisible();
   await expectAccessible(page);

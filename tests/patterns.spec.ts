@@ -24,7 +24,6 @@ test('a drawing is taken in, found by its words, laid in a zone at a whole scale
   await expect(page.getByRole('listitem').filter({ hasText: 'Neap tide' })).toBeVisible();
 
   await openQuilt(page, 'Nine Buoys', '/match/pattern');
-  await awake(page);
   await expectAccessible(page);
   await page.getByLabel('Find a pattern').fill('tidal');
   await page.getByRole('button', { name: 'Neap tide' }).click();
@@ -39,6 +38,5 @@ test('a drawing is taken in, found by its words, laid in a zone at a whole scale
 
 test('with what zones are marked, and what a scrap says of it', async ({ page }) => {
   await openQuilt(page, 'Lantern Row', '/quilt?part=marking');
-  await awake(page);
   await expectAccessible(page);
 });
