@@ -1,0 +1,1 @@
+require('./together.cjs').group('db', 1);
