@@ -52,7 +52,7 @@ need_modules() {
 }
 
 need_build() {
-  local want; want=$( { find src -type f ! -name '*.test.ts' ! -name '*.test.tsx' ! -name '*.sql' -print0; printf '%s\0' package.json package-lock.json patches/*.patch next.config.ts tsconfig.json postcss.config.mjs; } | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
+  local want; want=$( { find src -type f ! -name '*.test.ts' ! -name '*.test.tsx' ! -name '*.sql' -print0; printf '%s\0' package.json package-lock.json patches/*.patch next.config.mjs tsconfig.json postcss.config.mjs; } | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
   [ "$(cat .next/tidy-spool 2>/dev/null)" = "$want" ] && [ -f .next/BUILD_ID ] && [ -f public/stand-keeper.js ] && [ -f .next/serve.mjs ] && [ -f .next/prepare.mjs ] && return 0
   say "Building…"
   rm -f .next/tidy-spool

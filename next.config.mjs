@@ -1,8 +1,7 @@
-import type { NextConfig } from 'next';
-
 const isBuilt = process.env.NODE_ENV === 'production';
 
-const config: NextConfig = {
+/** @type {import('next').NextConfig} Plain JavaScript, which a start need not translate first. */
+const config = {
   poweredByHeader: false,
   reactStrictMode: true,
   typedRoutes: false,
