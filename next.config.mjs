@@ -12,7 +12,6 @@ const config = {
   turbopack: { root: import.meta.dirname },
   experimental: {
     serverActions: { bodySizeLimit: '8mb' },
-    optimizePackageImports: ['radix-ui'],
     // Maps of what is built are read by nobody, and are a sixth of the build.
     turbopackSourceMaps: !isBuilt,
     turbopackInputSourceMaps: !isBuilt,
