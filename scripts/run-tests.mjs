@@ -49,7 +49,7 @@ async function units() {
   const room = `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim();
   const child = spawn(
     'node_modules/.bin/jest',
-    ['--json', `--outputFile=${join(out, 'unit.json')}`, '--silent'],
+    ['--config=jest.together.config.cjs', '--json', `--outputFile=${join(out, 'unit.json')}`, '--silent'],
     { stdio: 'inherit', env: { ...process.env, NODE_OPTIONS: room } },
   );
   const ok = (await new Promise((r) => child.once('close', r))) === 0;

@@ -4,7 +4,7 @@ import simplify from 'simplify-js';
 import { v5 as uuidv5 } from 'uuid';
 import { type Frame, LINK_EVENTS, type LinkEvent, rowsOver } from '@/core/stand-in/longarm';
 import { NO_RUN, withFrames } from '@/core/link/summary';
-import { bandsOf } from '@/core/plan/work-plan';
+import { bandsOf } from '@/core/plan/bands';
 import type { LogEntry } from '@/core/log/entry';
 import { linesLength } from '@/core/geometry/clip-lines';
 import { addSent } from '@/data/practice';

@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { dateOfDay } from '@/core/calendar/days';
 import { edgeLength } from '@/core/geometry/polygon';
 import { MARK_OUTCOMES, markingFor, type MarkOutcome, type Marking } from '@/core/marking/marking';
-import type { WorkPlan } from '@/core/plan/work-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import { MARKERS } from '@/core/tables/markers';
 import { insertMarkerTest, type MarkerTest, readMarkerTests } from '@/data/marker-tests';
 import type { Sql } from '@/data/sql';

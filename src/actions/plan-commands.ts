@@ -7,7 +7,7 @@ import { planPasses } from '@/core/passes/passes';
 import { type BegunPlan, isSewn } from '@/core/plan/begun';
 import { bareSteps, inOrderOf, planSteps } from '@/core/plan/steps';
 import { stepId } from '@/core/plan/step-key';
-import { rolledMm } from '@/core/plan/work-plan';
+import { rolledMm } from '@/core/plan/bands';
 import { lockQuilt, readFramed, setOnFrame, updateOrder, updatePlan, updateZonesByHand } from '@/data/quilts';
 import type { Quilt } from '@/data/types';
 import type { Context } from './context';

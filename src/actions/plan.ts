@@ -1,6 +1,7 @@
 import { bareSteps, inOrderOf, leftSteps, type PlannedStep, withActs } from '@/core/plan/steps';
 import { movedOn, sewnShare } from '@/core/plan/begun';
-import { planWork, type PlannedZone, type WorkPlanRequest } from '@/core/plan/work-plan';
+import { planWork } from '@/core/plan/work-plan';
+import type { PlannedZone, WorkPlanRequest } from '@/core/plan/planned';
 import type { TableMachine } from '@/core/machine/table';
 import type { FrameSize } from '@/core/passes/passes';
 import type { HoursBelief } from '@/core/hours/factors';

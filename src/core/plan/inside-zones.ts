@@ -3,7 +3,8 @@ import { boundsOf, contains, type MultiPolygon, type XY } from '../geometry/poly
 import { battings } from '../tables/battings';
 import { type FootId, techniques } from '../tables/techniques';
 import type { InsideZone } from './inside';
-import { bandsOf, type PlannedZone, type WorkPlan, type WorkPlanRequest } from './work-plan';
+import { bandsOf } from './bands';
+import type { PlannedZone, WorkPlan, WorkPlanRequest } from './planned';
 
 /** From this loft a batting is sewn from the middle out, mm (judgement). */
 const LOFTY_MM = 6;

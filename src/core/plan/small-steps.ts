@@ -1,6 +1,6 @@
 import type { Prices } from '../order/cells';
 import { type PlannedStep } from './steps';
-import type { WorkPlan } from './work-plan';
+import type { WorkPlan } from './planned';
 
 /** A step shorter than this is asked whether it is worth its thread, minutes. */
 export const SMALL_MIN = 2;

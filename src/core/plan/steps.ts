@@ -9,7 +9,8 @@ import { isSewn, type SewnStep } from './begun';
 import { type InsideZone, insideOrder } from './inside';
 import { insideZones } from './inside-zones';
 import { stepId, type StepKey } from './step-key';
-import { type PlannedZone, SLIVER, stabilises, type WorkPlan, type WorkPlanRequest } from './work-plan';
+import { type PlannedZone, SLIVER, type WorkPlan, type WorkPlanRequest } from './planned';
+import { stabilises } from './work-plan';
 
 /** A zone's share in a step. */
 export interface StepZone {

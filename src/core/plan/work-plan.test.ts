@@ -6,7 +6,8 @@ import { smallSteps } from './small-steps';
 import { minutesOfSteps } from '../hours/sum';
 import { isSewn, movedOn, passesDone, sewnShare } from './begun';
 import { measure } from './measure';
-import { planWork, type PlannedZone, type WorkPlanRequest } from './work-plan';
+import { planWork } from './work-plan';
+import type { PlannedZone, WorkPlanRequest } from './planned';
 
 const PRICES = { rollMin: 3, changeMin: 3 };
 const top = { id: 'top', tex: 27, fibre: 'polyester-filament' };

@@ -1,150 +1,27 @@
-import { density, type Density } from '../density/density';
+import { density } from '../density/density';
 import { lineDensity } from '../density/line-density';
 import { openIn } from '../density/spacing-for';
 import { areaInBand } from '../geometry/band';
 import { areaOf, boundsOf, edgeLength, type MultiPolygon } from '../geometry/polygon';
-import { shiftMin, slowedBy, TABLE_SPEED, tableAdvice, type TableMachine } from '../machine/table';
-import { type Caution, CoreError } from '../notes';
-import type { Cell, OrderRequest } from '../order/cells';
-import { planPasses, type Passes, type PassesRequest } from '../passes/passes';
-import { type Sandwich, thicknessMm } from '../sandwich/sandwich';
-import { battings } from '../tables/battings';
-import { fabrics } from '../tables/fabrics';
-import { type FootId, type Technique, techniques } from '../tables/techniques';
-import type { Thread } from '../thread/thread';
-import { ACT_MIN } from '../usage/sewing-time';
-import type { HoursBelief } from '../hours/factors';
 import { type Part, predictedMin, type Step } from '../hours/step';
-import { type EndsAdvice, endsFor, type EndsRequest, type EndsSchool } from '../stitch/ends';
-import { settingOutMin } from './setting-out';
-import { zoneEnds } from './zone-ends';
-import { lengthOfLines, type WayThrough, wayThrough } from './ways';
 import { minutesRange } from '../hours/sum';
-import type { Range } from '../statistics/log-normal';
-import { Z80 } from '../statistics/normal';
-import { bobbinCapacityM, type BobbinSize, usage } from '../usage/usage';
+import { shiftMin, slowedBy, TABLE_SPEED, tableAdvice } from '../machine/table';
+import type { Caution } from '../notes';
+import type { Cell } from '../order/cells';
+import { thicknessMm } from '../sandwich/sandwich';
+import { type EndsAdvice, endsFor } from '../stitch/ends';
+import { type Technique, techniques } from '../tables/techniques';
+import { ACT_MIN } from '../usage/sewing-time';
+import { usage } from '../usage/usage';
+import { bandsOf, movedQuilt, passesOf } from './bands';
+import { type PlannedZone, SLIVER, type WorkPlan, type WorkPlanRequest, type ZonePlan } from './planned';
+import { settingOutMin } from './setting-out';
+import { runOutsOf, threadsOf } from './thread-plan';
+import { lengthOfLines, wayThrough } from './ways';
+import { zoneEnds } from './zone-ends';
 
-/** A zone with the set-up that stands for it, if any. */
-export interface PlannedZone {
-  id: string;
-  letter: string;
-  geometry: MultiPolygon;
-  technique: string;
-  spacingIn: number;
-  lengthIn?: number;
-  /** Starts of a pattern that is laid in it. */
-  patternStarts?: number;
-  sandwich: Sandwich;
-  setup: {
-    top: Thread & { id: string };
-    bobbin: Thread & { id: string };
-    spi: number;
-    maxInPerS: number;
-    /** The speed its card tells the hands to keep, and the foot it is sewn with. */
-    handInPerS?: number;
-    foot?: FootId;
-    needleNm?: number;
-  } | null;
-  features?: readonly string[];
-  /** How busy its fabrics are, 0–3, where it is known. */
-  busyness?: number;
-}
-
-export interface WorkPlanRequest {
-  quilt: { widthIn: number; lengthIn: number };
-  zones: readonly PlannedZone[];
-  battingId: string;
-  battingMaxGapIn?: number;
-  /** Share of the batting's rating that is used. */
-  gapShare?: number;
-  backing: string;
-  frame: PassesRequest['frame'];
-  marginIn: number;
-  turn: 'auto' | 'never';
-  bobbinMm: BobbinSize;
-  evenness: number;
-  ditchSchool: 'before-fills' | 'everywhere' | 'as-travel';
-  ends: EndsSchool;
-  /** Where the machine stops its needle, and whether it ties off by itself. */
-  machineEnds?: EndsRequest['machine'];
-  /** What the quilt is for: for a show, ends are buried. */
-  use?: string;
-  /** What the log says of the quilter's hours. */
-  belief: HoursBelief;
-  /** The passes as they were begun: they stand, whatever the machine is now. */
-  begun?: { depthsIn: readonly number[]; turned: boolean };
-  /** One foot to a group of zones, or the ruler foot for all where a ruler is used. */
-  footSchool?: 'split' | 'ruler-foot';
-  /** Zones inside a step as the quilter laid them, by the step. */
-  zonesByHand?: Readonly<Record<string, readonly string[]>>;
-  /** Minutes of basting a pass. */
-  basteMin?: number;
-  /** It is quilted on a table: no passes, and the quilt itself is moved. */
-  table?: TableMachine;
-}
-
-export interface ZonePlan {
-  id: string;
-  areaIn2: number;
-  sewnIn: number;
-  /** What the model alone predicts for hands and stops. */
-  work: Part;
-  /** Minutes as the studio's log has them, middle and 80 % range. */
-  minutes: Range;
-  stitches: number;
-  topM: number;
-  bobbinM: number;
-  /** Share of the zone in each pass, adding up to 1. */
-  shares: number[];
-  /** How it is got round, and how its lines begin and end. */
-  way: WayThrough;
-  ends: EndsAdvice;
-}
-
-export interface ThreadPlan {
-  id: string;
-  topM: number;
-  bobbinM: number;
-  bobbins: number;
-  capacityM: number;
-}
-
-export interface RunOut {
-  coneId: string;
-  /** Which bobbin of that thread, from 1. */
-  n: number;
-  pass: number;
-  /** Share of the pass, 0–1, and the spread of the place to either side. */
-  share: number;
-  spread: number;
-}
-
-export interface WorkPlan {
-  passes: Passes | null;
-  density: Density;
-  zones: ZonePlan[];
-  threads: ThreadPlan[];
-  runOuts: RunOut[];
-  /** What the order of work is chosen from. */
-  order: Omit<OrderRequest, 'rollMin' | 'changeMin' | 'changeTroubleMin'>;
-  cautions: Caution[];
-}
-
-/** Shares of a zone in a pass that are too small to be work of their own. */
-export const SLIVER = 0.005;
+/** How far a ruler reaches before it is moved. */
 const RULER_REACH_IN = 6;
-/** Batting keeps about this much of its loft on the roll (judgement). */
-const ROLLED_SHARE = 0.8;
-/** Spread of thread used about the model, as a share (judgement). */
-const USE_SPREAD = 0.12;
-/** The same 8 times in 10. */
-export const USE_SPREAD_80 = Z80 * USE_SPREAD;
-
-/** Thickness of the quilt as it lies on the roll, mm. */
-export const rolledMm = (battingId: string, backing: string): number =>
-  fabrics.get('quilting-cotton').thicknessMm +
-  fabrics.get(backing, 'backing').thicknessMm +
-  ROLLED_SHARE * battings.get(battingId, 'battingId').loftMm;
 
 /** Whether a technique holds the layers before anything is filled in. */
 export function stabilises(t: Technique, school: WorkPlanRequest['ditchSchool']): boolean {
@@ -167,7 +44,7 @@ export function stabilises(t: Technique, school: WorkPlanRequest['ditchSchool'])
  */
 export function planWork(r: WorkPlanRequest): WorkPlan {
   const cautions: Caution[] = [];
-  const passes = tryPasses(r, cautions);
+  const passes = passesOf(r, cautions);
   const bands = bandsOf(passes, r.quilt);
   const axis = passes?.turned ? 0 : 1;
   const zones = r.zones.map((z) => zonePlan(r, z, bands, axis));
@@ -319,13 +196,6 @@ const spread = (work: Part, shares: readonly number[]): Step[] =>
       ],
     }));
 
-/** On a table the whole quilt is one pass. */
-function onTable(r: WorkPlanRequest, cautions: Caution[]): Passes {
-  cautions.push(...tableAdvice(r.table!, movedQuilt(r)).cautions);
-  return { turned: false, passes: 1, depthsIn: [r.quilt.lengthIn], alternative: null, cautions: [] };
-}
-const movedQuilt = ({ quilt, battingId, backing }: WorkPlanRequest) => ({ ...quilt, battingId, backing });
-
 /** The speed of the hands, in/s: as the card says and the technique; slower where the quilt itself is moved, and slower still where it is heavy. */
 function handsInPerS(r: WorkPlanRequest, z: PlannedZone, t: Technique): number {
   const card = Math.min(z.setup?.handInPerS ?? t.handInPerS, z.setup?.maxInPerS ?? Infinity);
@@ -333,98 +203,6 @@ function handsInPerS(r: WorkPlanRequest, z: PlannedZone, t: Technique): number {
   const { pullN } = tableAdvice(r.table, movedQuilt(r));
   // A card may have been chosen for a frame.
   return Math.min(card, t.handInPerS * TABLE_SPEED) * slowedBy(pullN);
-}
-
-function tryPasses(r: WorkPlanRequest, cautions: Caution[]): Passes | null {
-  if (r.begun)
-    return {
-      turned: r.begun.turned,
-      passes: r.begun.depthsIn.length,
-      depthsIn: [...r.begun.depthsIn],
-      alternative: null,
-      cautions: [],
-    };
-  if (r.table) return onTable(r, cautions);
-  try {
-    const passes = planPasses({
-      quilt: r.quilt,
-      marginIn: r.marginIn,
-      frame: r.frame,
-      rolledMm: rolledMm(r.battingId, r.backing),
-      turn: r.turn,
-    });
-    cautions.push(...passes.cautions);
-    return passes;
-  } catch (error) {
-    // Only what the core refuses is advice; anything else is a bug and is thrown on.
-    if (!(error instanceof CoreError)) throw error;
-    cautions.push({ code: 'no-passes', severity: 'stop', text: error.message });
-    return null;
-  }
-}
-
-/** From and to of every pass along the roll, inches; the whole quilt as one where no passes can be planned. */
-export function bandsOf(
-  passes: Passes | null,
-  quilt: { widthIn: number; lengthIn: number },
-): [number, number][] {
-  if (!passes) return [[0, quilt.lengthIn]];
-  let at = 0;
-  return passes.depthsIn.map((d) => [at, (at += d)]);
-}
-
-function threadsOf(r: WorkPlanRequest, zones: readonly ZonePlan[]): ThreadPlan[] {
-  const byId = new Map<string, ThreadPlan>();
-  r.zones.forEach((z, i) => {
-    if (!z.setup) return;
-    const add = (t: Thread & { id: string }, part: Partial<Pick<ThreadPlan, 'topM' | 'bobbinM'>>) => {
-      const so = byId.get(t.id) ?? {
-        id: t.id,
-        topM: 0,
-        bobbinM: 0,
-        bobbins: 0,
-        capacityM: bobbinCapacityM(r.bobbinMm, t),
-      };
-      byId.set(t.id, { ...so, topM: so.topM + (part.topM ?? 0), bobbinM: so.bobbinM + (part.bobbinM ?? 0) });
-    };
-    add(z.setup.top, { topM: zones[i]!.topM });
-    add(z.setup.bobbin, { bobbinM: zones[i]!.bobbinM });
-  });
-  return [...byId.values()].map((t) => ({ ...t, bobbins: Math.ceil(t.bobbinM / t.capacityM - 1e-9) }));
-}
-
-/** Where each bobbin runs out when its thread is sewn pass by pass from the top, with the spread of the place. */
-function runOutsOf(
-  r: WorkPlanRequest,
-  zones: readonly ZonePlan[],
-  passes: number,
-  threads: readonly ThreadPlan[],
-): RunOut[] {
-  return threads.flatMap((t) => {
-    const perPass = Array.from({ length: passes }, (_, p) =>
-      r.zones.reduce(
-        (m, z, i) => (z.setup?.bobbin.id === t.id ? m + zones[i]!.bobbinM * (zones[i]!.shares[p] ?? 0) : m),
-        0,
-      ),
-    );
-    const out: RunOut[] = [];
-    let used = 0;
-    perPass.forEach((m, p) => {
-      while (m > 0 && used + m >= (out.length + 1) * t.capacityM && out.length + 1 < t.bobbins) {
-        const n = out.length + 1;
-        const share = (n * t.capacityM - used) / m;
-        out.push({
-          coneId: t.id,
-          n,
-          pass: p + 1,
-          share,
-          spread: (USE_SPREAD * t.capacityM * Math.sqrt(n)) / m,
-        });
-      }
-      used += m;
-    });
-    return out;
-  });
 }
 
 function cellsOf(

@@ -1,5 +1,5 @@
 import { predicted } from '@/core/source/known';
-import type { WorkPlan } from '@/core/plan/work-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import type { Preferences, Zone } from '@/data/types';
 import { lengthText } from '@/core/units/length-text';
 import { CautionLine } from '@/ui/kit/CautionLine';

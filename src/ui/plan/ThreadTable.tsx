@@ -1,5 +1,6 @@
 import { coneName } from '@/actions/zone-brief';
-import { USE_SPREAD_80, type WorkPlan } from '@/core/plan/work-plan';
+import { USE_SPREAD_80 } from '@/core/plan/thread-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import { predicted } from '@/core/source/known';
 import type { BobbinStock, Cone } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';

@@ -1,6 +1,7 @@
 import { type HoursBelief } from '@/core/hours/factors';
 import { learnedFrom } from '@/core/source/known';
-import { USE_SPREAD_80, type WorkPlan } from '@/core/plan/work-plan';
+import { USE_SPREAD_80 } from '@/core/plan/thread-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import { inToM } from '@/core/units/length';
 import type { Zone } from '@/data/types';
 import { HeadRow } from '@/ui/kit/HeadRow';

@@ -7,7 +7,7 @@ import { density } from '@/core/density/density';
 import { learnHours, NOTHING_LOGGED } from '@/core/hours/factors';
 import type { OrderRequest } from '@/core/order/cells';
 import { planOrder } from '@/core/order/order';
-import type { WorkPlan } from '@/core/plan/work-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import { aZone, lastSent, refuseNext } from '@/ui/testing/studio';
 import { DensityTable } from './DensityTable';
 import { OrderList } from './OrderList';

@@ -1,4 +1,4 @@
-import type { WorkPlan } from '@/core/plan/work-plan';
+import type { WorkPlan } from '@/core/plan/planned';
 import { techniques } from '@/core/tables/techniques';
 import type { Zone } from '@/data/types';
 import type { RoutedZone } from './RoutePart';

@@ -4,7 +4,7 @@ import type { QuiltView } from '@/actions/quilt-view';
 import { coneName } from '@/actions/zone-brief';
 import { clipToBand } from '@/core/geometry/band';
 import { areaOf, type MultiPolygon, type XY } from '@/core/geometry/polygon';
-import { bandsOf, rolledMm } from '@/core/plan/work-plan';
+import { bandsOf, rolledMm } from '@/core/plan/bands';
 import { stepId } from '@/core/plan/step-key';
 import { rollPassByPass } from '@/core/stand/roll';
 import type { StandStep, StandZone } from '@/core/stand/state';

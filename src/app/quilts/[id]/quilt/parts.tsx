@@ -11,7 +11,7 @@ import { smallSteps } from '@/core/plan/small-steps';
 import { ITEM_LABEL, itemsOf, orderActs } from '@/core/plan/steps';
 import { ACTS } from '@/core/hours/factors';
 import { lengthText } from '@/core/units/length-text';
-import { rolledMm } from '@/core/plan/work-plan';
+import { rolledMm } from '@/core/plan/bands';
 import { rollPassByPass } from '@/core/stand/roll';
 import { fewerThreads } from '@/core/plan/fewer-threads';
 import { FOOT_LABEL, techniques } from '@/core/tables/techniques';
