@@ -305,6 +305,13 @@ export const aSetup = (part: Partial<ChosenSetup> = {}): ChosenSetup => ({
 export const lastSent = (action: unknown): Record<string, unknown> =>
   (action as jest.Mock).mock.calls.at(-1)?.[0] as Record<string, unknown>;
 
+/** The same without the key by which it counts once. */
+export function lastTold(action: unknown): Record<string, unknown> {
+  const { key, ...told } = lastSent(action);
+  expect(key).toMatch(/^[0-9a-f-]{36}$/);
+  return told;
+}
+
 /** The next answer of a server action: a refusal at a field. */
 export const refuseNext = (action: unknown, path: string, message: string) =>
   (action as jest.Mock).mockResolvedValueOnce({ ok: false, problems: [{ path, message }] });
