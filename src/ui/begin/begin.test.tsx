@@ -66,6 +66,10 @@ test('what is there is counted at its step, one and many', () => {
 });
 
 describe('another studio', () => {
+  const real = globalThis.fetch;
+  afterEach(() => {
+    globalThis.fetch = real;
+  });
   test('the demo can be looked at only while one’s own is empty', () => {
     const { unmount } = show();
     expect(screen.getByRole('button', { name: 'Look at the demo studio' })).toBeEnabled();

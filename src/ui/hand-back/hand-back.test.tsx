@@ -70,7 +70,10 @@ describe('how it came out', () => {
     show([60, 61, 62], [70, 71, 72]);
     expect(inputs().map((i) => (i as HTMLInputElement).value)).toEqual(['60', '61', '62', '70', '71', '72']);
     await press('Keep the measures');
-    expect(lastTold(doors.measureHandBack)).toMatchObject({ widthsIn: [60, 61, 62], lengthsIn: [70, 71, 72] });
+    expect(lastTold(doors.measureHandBack)).toMatchObject({
+      widthsIn: [60, 61, 62],
+      lengthsIn: [70, 71, 72],
+    });
   });
   test('a place left out is said, and the five that were measured are not lost', async () => {
     show();
@@ -83,7 +86,9 @@ describe('how it came out', () => {
 });
 
 test('an act is ticked with its time, and pressing again takes it back', async () => {
-  const { rerender } = render(<TickAct quiltId="q" version={1} act="off" label="Looked over" at={null} first />);
+  const { rerender } = render(
+    <TickAct quiltId="q" version={1} act="off" label="Looked over" at={null} first />,
+  );
   await press('Looked over');
   expect(lastTold(doors.markHandBack)).toEqual({ quiltId: 'q', version: 1, act: 'off', done: true });
   rerender(

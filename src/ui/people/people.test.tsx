@@ -60,7 +60,11 @@ describe('who is of the studio', () => {
     await press('Invite somebody');
     const dialog = screen.getByRole('dialog');
     await fill(within(dialog).getByLabelText('Name she signs in with'), 'Oda Quill');
-    answerNext(doors.invitePerson, { path: '/join/abc', expiresAt: '2026-11-27T10:00:00', name: 'Oda Quill' });
+    answerNext(doors.invitePerson, {
+      path: '/join/abc',
+      expiresAt: '2026-11-27T10:00:00',
+      name: 'Oda Quill',
+    });
     await press('Make the link');
     expect(lastTold(doors.invitePerson)).toEqual({ name: 'Oda Quill', role: 'hand' });
     const link = await screen.findByRole('region', { name: 'For Oda Quill' });
@@ -86,7 +90,12 @@ describe('who is of the studio', () => {
     await press('Change Ida Pell');
     expect(screen.getByLabelText('Name she signs in with')).toHaveValue('Ida Pell');
     await press('Save');
-    expect(lastTold(doors.editPerson)).toMatchObject({ id: 'two', version: 2, name: 'Ida Pell', role: 'hand' });
+    expect(lastTold(doors.editPerson)).toMatchObject({
+      id: 'two',
+      version: 2,
+      name: 'Ida Pell',
+      role: 'hand',
+    });
   });
   test('one is removed, and an invitation taken back; what cannot be is said', async () => {
     const invitation = {
@@ -171,7 +180,9 @@ test('every browser that is signed in is named by what it is, and signed out wit
   const agents = ['X (Linux; Android 14)', 'X (iPad; CPU OS 17)', 'X (Windows NT 10.0)', 'curl/8'];
   show({ sessions: agents.map((a, i) => session(String(i + 1), a)) });
   const rows = within(screen.getByRole('region', { name: 'Signed in' })).getAllByRole('listitem');
-  const kinds = rows.map((row) => /a browser on [a-z ]*?(?=,)|a browser on Android|a program/.exec(row.textContent)?.[0]);
+  const kinds = rows.map(
+    (row) => /a browser on [a-z ]*?(?=,)|a browser on Android|a program/.exec(row.textContent)?.[0],
+  );
   expect(new Set(kinds).size).toBe(4);
   await press('Sign out Ida Pell, 10.0.0.3');
   await waitFor(() => expect(lastTold(doors.endSession)).toEqual({ id: '3' }));
