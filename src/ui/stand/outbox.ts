@@ -160,11 +160,11 @@ export async function send(): Promise<void> {
     }
   } catch {
     reached = false;
-    timer = setTimeout(() => void send(), PAUSES[Math.min(tries++, PAUSES.length - 1)]);
     await tell().catch(() => {});
-  } finally {
-    sending = false;
+    // Only now: a try that comes while this one still ends would be no try, and the last.
+    timer = setTimeout(() => void send(), PAUSES[Math.min(tries++, PAUSES.length - 1)]);
   }
+  sending = false;
 }
 
 /** Puts a refused entry out of sight. */

@@ -1,6 +1,7 @@
 import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
+import * as React from 'react';
 
 /** What a real browser has and the simulated one lacks; and stand-ins for what only the running app can give. */
 
@@ -75,6 +76,14 @@ beforeEach(() => {
   jest.clearAllMocks();
   localStorage.clear();
 });
+
+// React keeps where each element was made, a tenth of what a test of components costs; whoever looks for an owner asks
+// for it with OWNERS=1. Where React has no such count any more nothing happens.
+const counts = (React as unknown as Record<string, object | undefined>)[
+  '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE'
+];
+if (counts && 'recentlyCreatedOwnerStacks' in counts && !process.env.OWNERS)
+  Object.defineProperty(counts, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set() {} });
 
 // The simulated browser has no console of its own for what a program got wrong.
 globalThis.reportError ??= () => {};
