@@ -4,7 +4,7 @@ import { expectAccessible, openQuilt, test } from './studio';
 test('two ways for a zone side by side: drawn, kept for the client, printed, chosen and taken back', async ({
   page,
 }) => {
-  await openQuilt(page, 'Nine Buoys', '/match/audition');
+  await openQuilt(page, 'Lantern Row', '/match/audition');
   const [a, b] = [page.getByRole('region', { name: 'Way A' }), page.getByRole('region', { name: 'Way B' })];
   await a.getByLabel('Technique, way A').selectOption('teardrop-echo');
   await a.getByRole('radio', { name: 'paisley drops' }).click();

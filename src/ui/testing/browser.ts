@@ -63,6 +63,14 @@ jest.mock('next/navigation', () => ({
   },
 }));
 
+/** A chart is what it is called: the simulated browser draws none. */
+jest.mock('react-chartjs-2', () => {
+  const { createElement } = jest.requireActual<typeof React>('react');
+  const Chart = ({ 'aria-label': label }: { 'aria-label': string }) =>
+    createElement('div', { role: 'img', 'aria-label': label });
+  return { Scatter: Chart, Line: Chart, Bar: Chart };
+});
+
 /** Every door answers that all is well, unless a test says otherwise. */
 jest.mock('@/actions/doors', () => {
   const made = () =>

@@ -22,10 +22,6 @@ import { RulersScreen } from './RulersScreen';
 import { SCHOOLS } from '@/core/fields/preferences';
 import { PreferencesForm } from './PreferencesForm';
 
-jest.mock('react-chartjs-2', () => ({
-  Scatter: ({ 'aria-label': label }: { 'aria-label': string }) => <div role="img" aria-label={label} />,
-}));
-
 const press = (name: string | RegExp) => userEvent.click(screen.getByRole('button', { name }));
 const fill = async (label: string | RegExp, text: string) => {
   const field = screen.getByLabelText(label, { selector: 'input, textarea' });
