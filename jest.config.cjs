@@ -22,6 +22,8 @@ const QUICK = [
 ];
 
 const shared = {
+  // Where the next run finds it: what lies in TMPDIR goes with the scratch cluster.
+  cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   roots: ['<rootDir>/src'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/empty.cjs' },
   transform: {
