@@ -15,6 +15,7 @@ const config = {
     // Maps of what is built are read by nobody, and are a sixth of the build.
     turbopackSourceMaps: !isBuilt,
     turbopackInputSourceMaps: !isBuilt,
+    turbopackFileSystemCacheForBuild: false,
   },
 };
 

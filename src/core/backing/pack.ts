@@ -33,7 +33,11 @@ export function packSmall(quilts: readonly SmallQuilt[], widthIn: number, gapIn:
         `“${q.id}” does not fit a backing of ${widthIn} in either way.`,
         'quilts',
       );
-  const orders = quilts.length <= 7 ? permutations(quilts) : [tallestFirst(quilts)];
+  const pieces = (quilts.length <= 7 ? quilts : tallestFirst(quilts)).map((q) => ({
+    q,
+    ways: waysOf(q, widthIn, gapIn),
+  }));
+  const orders = quilts.length <= 7 ? permutations(pieces) : [pieces];
   let best: Packed | null = null;
   for (const order of orders) {
     for (const way of WAYS) {
@@ -50,18 +54,27 @@ const WAYS = ['least', 'upright', 'turned'] as const;
 const tallestFirst = (quilts: readonly SmallQuilt[]) =>
   [...quilts].sort((a, b) => Math.min(b.widthIn, b.lengthIn) - Math.min(a.widthIn, a.lengthIn));
 
+/** A small quilt, and the ways round it fits: across and down. */
+interface Piece {
+  q: SmallQuilt;
+  ways: readonly { turned: boolean; w: number; l: number }[];
+}
+
+const waysOf = ({ widthIn, lengthIn }: SmallQuilt, across: number, gap: number): Piece['ways'] =>
+  [
+    { turned: false, w: widthIn, l: lengthIn },
+    { turned: true, w: lengthIn, l: widthIn },
+  ].filter((v) => v.w + 2 * gap <= across);
+
 function shelfPack(
-  order: readonly SmallQuilt[],
+  order: readonly Piece[],
   widthIn: number,
   gap: number,
   prefer: (typeof WAYS)[number],
 ): Packed {
   const placed: PackedQuilt[] = [];
   let [y, x, tall] = [gap, gap, 0];
-  for (const q of order) {
-    const ways = [false, true]
-      .map((turned) => ({ turned, w: turned ? q.lengthIn : q.widthIn, l: turned ? q.widthIn : q.lengthIn }))
-      .filter((v) => v.w + 2 * gap <= widthIn);
+  for (const { q, ways } of order) {
     const here = ways.filter((v) => x + v.w + gap <= widthIn);
     const fits = here.length > 0;
     if (!fits) [y, x, tall] = [y + tall + gap, gap, 0];
@@ -75,7 +88,7 @@ function shelfPack(
     tall = Math.max(tall, way.l);
   }
   const lengthIn = placed.length > 0 ? y + tall + gap : 0;
-  const used = order.reduce((sum, q) => sum + q.widthIn * q.lengthIn, 0);
+  const used = order.reduce((sum, { q }) => sum + q.widthIn * q.lengthIn, 0);
   return { placed, lengthIn, wasteIn2: lengthIn * widthIn - used };
 }
 

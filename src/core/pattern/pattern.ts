@@ -6,7 +6,7 @@ import { type Caution, CoreError } from '../notes';
 import { MODES } from '../stitch/machine';
 import { regulate } from '../stitch/regulate';
 import { mmToIn } from '../units/length';
-import { GAP_CELLS, largestGap } from './largest-gap';
+import { largestGap } from './largest-gap';
 import { nearShare, spotsOf } from './nearness';
 import { readDxf } from './read-dxf';
 import { joined, JOINED_IN } from './joined';
@@ -227,11 +227,6 @@ function gapOf(traces: readonly Trace[], [w, h]: XY, [across, down]: readonly [b
   const [nx, ny] = [across ? 3 : 1, down ? 3 : 1];
   const runs = tiled(traces, [w, h], [nx, ny]);
   const field: XY = [nx * w, ny * h];
-  const length = linesLength(runs);
-  const step = Math.max(Math.max(...field) / GAP_CELLS / 2, length / 2_000_000);
   const from: XY = [across ? w : 0, down ? h : 0];
-  return largestGap([...runs.flat(), ...spotsOf(runs, step).map((s) => s.at)], field, {
-    from,
-    to: [from[0] + w, from[1] + h],
-  });
+  return largestGap(runs, field, { from, to: [from[0] + w, from[1] + h] });
 }

@@ -26,17 +26,24 @@ export const wordKey = (text: string): string =>
  * Case, accents, hyphens, spaces, plurals and second spellings do not count.
  * @example wordMatch('bird nests', 'birdnest') // 3
  */
-export function wordMatch(typed: string, name: string): 0 | 1 | 2 | 3 {
-  const [t, n] = [wordKey(typed), wordKey(name)];
+export const wordMatch = (typed: string, name: string): 0 | 1 | 2 | 3 => match(asTyped(typed), name);
+
+/** What was typed, as a whole and by its longer words, made ready once for all it is held against. */
+const asTyped = (typed: string) => ({
+  t: wordKey(typed),
+  words: typed
+    .split(/\s+/u)
+    .map(wordKey)
+    .filter((w) => w.length > 2),
+});
+
+function match({ t, words }: ReturnType<typeof asTyped>, name: string): 0 | 1 | 2 | 3 {
   if (t === '') return 0;
+  const n = wordKey(name);
   if (t === n) return 3;
   if (n.startsWith(t)) return 2;
   if (n.includes(t)) return 1;
   // Said in another order: each word stands in it.
-  const words = typed
-    .split(/\s+/u)
-    .map(wordKey)
-    .filter((w) => w.length > 2);
   if (words.length > 1 && words.every((w) => n.includes(w))) return 1;
   if (t.length < LEAST_FOR_A_SLIP) return 0;
   // One slip anywhere: against the whole name, its beginning as far as was typed, and each of its words.
@@ -64,8 +71,9 @@ export function findByWord<T>(
   namesOf: (t: T) => readonly string[],
 ): T[] {
   if (typed.trim() === '') return [...things];
+  const sought = asTyped(typed);
   return things
-    .map((thing) => ({ thing, score: Math.max(0, ...namesOf(thing).map((n) => wordMatch(typed, n))) }))
+    .map((thing) => ({ thing, score: Math.max(0, ...namesOf(thing).map((n) => match(sought, n))) }))
     .filter((x) => x.score > 0)
     .sort((a, b) => b.score - a.score)
     .map((x) => x.thing);

@@ -21,6 +21,23 @@ Object.assign(globalThis, {
   TextDecoder,
   structuredClone: globalThis.structuredClone ?? ((x: unknown) => JSON.parse(JSON.stringify(x)) as unknown),
 });
+/**
+ * Asked for the style of an element, the simulated browser holds every rule it knows against it, for every name a test
+ * looks something up by. What makes a difference here is its kind, and the styles given to it and above it.
+ */
+const styleOf = window.getComputedStyle.bind(window);
+const known = new Map<string, CSSStyleDeclaration>();
+const PLAIN = ['hidden', 'open', 'type', 'dir', 'style'] as const;
+window.getComputedStyle = (element, pseudo) => {
+  if (pseudo) return styleOf(element, pseudo);
+  const key = [element.localName, element.isConnected, ...PLAIN.map((name) => element.getAttribute(name))];
+  for (let above = element.parentElement; above; above = above.parentElement)
+    if (above.hasAttribute('style')) key.push(above.getAttribute('style'));
+  const said = key.join();
+  const style = known.get(said) ?? styleOf(element);
+  known.set(said, style);
+  return style;
+};
 let nextKey = 0;
 Object.defineProperty(globalThis.crypto, 'randomUUID', {
   configurable: true,
