@@ -23,7 +23,7 @@ export default defineConfig({
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [
-        '--no-sandbox', ...(process.env.CHROME_ARGS?.split(' ') ?? []),
+        '--no-sandbox',
         '--host-resolver-rules=MAP studio.test 127.0.0.1, MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
       ],
     },

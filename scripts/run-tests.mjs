@@ -57,16 +57,23 @@ async function units() {
   count(jest?.numPassedTests ?? 0, (jest?.numFailedTests ?? 0) + (jest?.numRuntimeErrorTestSuites ?? 0));
   if (!ok && !jest) count(0, 1);
 }
+/** The build, and the demo studio that the tests in the browser begin from. */
+async function built() {
+  if (!(await checked('build', ...building))) return false;
+  return checked('demo studio', 'node', ['scripts/demo-studio.mjs']);
+}
 // The build writes types of its own, which the check of types would read half written: it comes after. Half of its time
 // it needs one processor of two: the unit tests do not wait for it.
-const [built] = await Promise.all([
-  inTurn(['types']).then(() => checked('build', ...building)),
+const [isBuilt] = await Promise.all([
+  inTurn(['types']).then(built),
   inTurn(['lint', 'format', 'floors', 'unused']).then(units),
 ]);
 
-if (built) {
+if (isBuilt) {
   const ran = run('node_modules/.bin/playwright', ['test', ...process.argv.slice(2)], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: join(out, 'e2e.json'),
+    DEMO_MADE: '1',
+    TIDY_SPOOL_PRELOAD: 'off',
   });
   const stats = read('e2e.json')?.stats;
   count((stats?.expected ?? 0) + (stats?.flaky ?? 0), stats?.unexpected ?? 0);

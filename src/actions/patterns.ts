@@ -4,7 +4,7 @@ import { PATTERN, type PatternFields } from '@/core/fields/pattern';
 import { stored } from '@/core/fields/stored';
 import { CoreError } from '@/core/notes';
 import { atWidth, layPattern, openBetween, type PatternLayout, type PatternUnit } from '@/core/pattern/lay';
-import { measurePattern, patternLines, type PatternRequest } from '@/core/pattern/pattern';
+import { measurePattern, openAmongRepeats, patternLines, type PatternRequest } from '@/core/pattern/pattern';
 import {
   insertPattern,
   type PatternMeasured,
@@ -43,7 +43,7 @@ const kept = (n: number) => Math.round(n * FINE) / FINE;
 export function takenIn(request: PatternRequest): { unit: PatternUnit; measured: PatternMeasured } {
   const { lengthIn, widthIn, heightIn, starts, minRadiusIn, points, sewnTwicePct } = measurePattern(request);
   // What lies open is told of a pattern among its own repeats.
-  const { largestGapIn } = measurePattern({ ...request, repeat: { columns: 3, rows: 3 } });
+  const largestGapIn = openAmongRepeats(request);
   const lines = patternLines(request);
   return {
     unit: {

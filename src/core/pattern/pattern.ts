@@ -114,6 +114,12 @@ export function measurePattern(request: PatternRequest): Pattern {
   };
 }
 
+/** The largest place a pattern leaves open among its own repeats, inches. @throws CoreError as `measurePattern`. */
+export function openAmongRepeats(request: PatternRequest): number {
+  const { traces, widthIn, heightIn } = atSize(request);
+  return gapOf(traces, [widthIn, heightIn], [true, true]);
+}
+
 /** One repeat as it is sewn, at its size. */
 export interface PatternLines {
   /** Each without lifting, inches from the repeat's upper left corner. */
