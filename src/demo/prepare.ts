@@ -2,15 +2,18 @@
 import { connect } from '@/data/sql';
 import { migrate } from '@/data/migrate';
 import { insertShipped } from '@/data/shipped';
-import { loadDemo } from './load';
+import { readPreferences } from '@/data/preferences';
 
 async function prepare(url: string) {
   const sql = connect(url, 1);
   try {
     const fresh = await migrate(sql);
     if (fresh.length > 0) console.log(`Database brought up to date: ${fresh.join(', ')}.`);
-    if (process.env.TIDY_SPOOL_DEMO !== 'off' && (await loadDemo(sql, new Date())))
-      console.log('Demo studio loaded.');
+    if (process.env.TIDY_SPOOL_DEMO !== 'off' && !(await readPreferences(sql))) {
+      // Most starts are of a studio that is there: only the first needs all that makes the demo.
+      const { loadDemo } = await import('./load');
+      if (await loadDemo(sql, new Date())) console.log('Demo studio loaded.');
+    }
     await insertShipped(sql);
   } catch (error) {
     console.error(`The database cannot be used: ${(error as Error).message}`);
