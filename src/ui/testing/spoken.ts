@@ -29,7 +29,7 @@ export function spokenIn(path: string, text = readFileSync(path, 'utf8')): { tex
     path,
     text,
     ts.ScriptTarget.Latest,
-    true,
+    false,
     path.endsWith('x') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
   );
   const out: { text: string; line: number }[] = [];
