@@ -40,9 +40,24 @@ export const test = base.extend<
   },
 });
 
+/**
+ * Waits until something holds in a page. What Playwright has for it lays a third of a megabyte of its own into every
+ * page it asks; a page that gives way to another while it is asked is asked again.
+ */
+async function until(page: Page, holds: () => boolean): Promise<void> {
+  for (;;)
+    try {
+      return await page.evaluate<void>(
+        `(async (holds) => { while (!holds()) await new Promise((r) => setTimeout(r, 20)); })(${String(holds)})`,
+      );
+    } catch (error) {
+      if (!/context was destroyed|navigation/i.test(String(error))) throw error;
+    }
+}
+
 /** Waits until a page hears: every control of it has been given to its program. */
 export const awake = (page: Page) =>
-  page.waitForFunction(() => {
+  until(page, () => {
     const controls = [...document.querySelectorAll('main input, main textarea, main button')];
     return controls.every((c) => Object.keys(c).some((k) => k.startsWith('__reactProps')));
   });
@@ -97,7 +112,7 @@ export async function expectAccessible(page: Page) {
   // it is waited for here, since axe would judge the moment between.
   await expect(page).toHaveTitle(/./);
   // What is still fading in is judged once it stands; short words come and go at once where motion is reduced.
-  await page.waitForFunction(() =>
+  await until(page, () =>
     document
       .getAnimations()
       .every((a) => a.playState !== 'running' || a.effect?.getComputedTiming().endTime === Infinity),
