@@ -1,5 +1,5 @@
 import { ask } from '@/actions/queries';
-import { format, formatDistanceToNow, parseISO } from 'date-fns';
+import { format, formatDistance, parseISO } from 'date-fns';
 import { Link } from '@/ui/kit/Link';
 import { ButtonLink } from '@/ui/kit/Button';
 import { Empty } from '@/ui/kit/Empty';
@@ -76,7 +76,7 @@ export default async function TakeInPage() {
                       </span>
                     </span>
                     <span className="text-ink2">
-                      page {t.step} of 5, {formatDistanceToNow(t.updatedAt)} ago
+                      page {t.step} of 5, {formatDistance(t.updatedAt, new Date())} ago
                     </span>
                   </Link>
                 </li>

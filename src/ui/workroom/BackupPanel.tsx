@@ -1,5 +1,5 @@
 'use client';
-import { format, formatDistanceToNow } from 'date-fns';
+import { format, formatDistance } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -33,7 +33,7 @@ const sizeWords = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 /** What the newest copies tell, in one sentence. */
-export function copyWords(copies: readonly CopyMade[]): { good: boolean; words: string } {
+export function copyWords(copies: readonly CopyMade[], askedAt: number): { good: boolean; words: string } {
   const last = copies.find((c) => !c.problem);
   const verified = copies.find((c) => c.verifiedAt && !c.problem);
   const failed = copies[0]?.problem ? `The last try failed: ${copies[0].problem}` : '';
@@ -42,20 +42,28 @@ export function copyWords(copies: readonly CopyMade[]): { good: boolean; words: 
       good: false,
       words: failed || 'No dated copy was made yet; the first is made soon after the start.',
     };
-  const made = `The last good copy was made ${formatDistanceToNow(last.at, { addSuffix: true })}, ${sizeWords(last.bytes)}`;
+  const made = `The last good copy was made ${formatDistance(last.at, askedAt, { addSuffix: true })}, ${sizeWords(last.bytes)}`;
   const read = verified
     ? `; read back and found whole ${format(verified.verifiedAt!, 'd MMM, HH:mm')}.`
     : '; not read back yet.';
   return { good: !failed, words: `${made}${read} ${failed}`.trim() };
 }
 
-/** Everything saved in one file, and taken back from one. */
-export function BackupPanel({ copies, folder }: { copies: readonly CopyMade[]; folder: string | null }) {
+/** Everything saved in one file, and taken back from one, as it stood when the page was asked for. */
+export function BackupPanel({
+  copies,
+  folder,
+  askedAt,
+}: {
+  copies: readonly CopyMade[];
+  folder: string | null;
+  askedAt: number;
+}) {
   const router = useRouter();
   const [file, setFile] = useState<File | null>(null);
   const [words, setWords] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const told = copyWords(copies);
+  const told = copyWords(copies, askedAt);
   const restore = async () => {
     if (!file || words !== null) return;
     setProblem(null);

@@ -1,5 +1,5 @@
 'use client';
-import { formatDistanceToNow } from 'date-fns';
+import { formatDistance } from 'date-fns';
 import { doors } from '@/actions/doors';
 import { Button } from '@/ui/kit/Button';
 import { toast } from '@/ui/kit/toast';
@@ -9,8 +9,11 @@ import type { AwayKind } from '@/core/fields/lists';
 /** What is put away, each with the way back. */
 export function PutAwayList({
   away,
+  askedAt,
 }: {
   away: readonly { what: AwayKind; id: string; name: string; at: Date }[];
+  /** When the page was asked for: what is told of time is told as of then, here and on the server. */
+  askedAt: number;
 }) {
   const back = useActionForm(doors.putAway, () => toast('It is out again.'));
   if (away.length === 0) return null;
@@ -23,7 +26,7 @@ export function PutAwayList({
             <span className="flex-1">
               {x.name}{' '}
               <span className="text-ink2">
-                · {x.what}, {formatDistanceToNow(x.at)} ago
+                · {x.what}, {formatDistance(x.at, askedAt)} ago
               </span>
             </span>
             <Button

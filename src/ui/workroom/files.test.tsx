@@ -2,7 +2,9 @@ import { MishapList } from './MishapList';
 import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { looks } from '@/actions/doors';
+import type { CopyMade } from '@/data/types';
 import { lastSent, refuseNext } from '@/ui/testing/studio';
+import { copyWords } from './BackupPanel';
 import { FilesScreen } from './FilesScreen';
 import { readCsv } from './read-csv';
 
@@ -50,6 +52,29 @@ describe('reading a file', () => {
   test('a file that is no text is refused', async () => {
     const bytes = new Uint8Array(4000).map((_, i) => (i * 7) % 32);
     expect(await readCsv(csv(bytes))).toEqual(expect.any(String));
+  });
+});
+
+describe('the last copy', () => {
+  const asked = new Date(2026, 10, 30, 9, 30).getTime();
+  const made = (secondsAgo: number, more: Partial<CopyMade> = {}): CopyMade => ({
+    file: 'copy.zip',
+    at: new Date(asked - secondsAgo * 1000),
+    bytes: 2_400_000,
+    problem: '',
+    verifiedAt: null,
+    ...more,
+  });
+  test('is told as of the moment the page was asked for, whenever the page wakes', () => {
+    const { good, words } = copyWords([made(20)], asked);
+    expect(good).toBe(true);
+    expect(words).toContain('less than a minute ago');
+    expect(copyWords([made(95)], asked).words).toContain('2 minutes ago');
+  });
+  test('a last try that failed is told beside the last good one', () => {
+    const { good, words } = copyWords([made(5, { problem: 'No room.' }), made(7200)], asked);
+    expect(good).toBe(false);
+    expect(words).toMatch(/about 2 hours ago.*No room\.$/);
   });
 });
 

@@ -14,7 +14,7 @@ export default async function ClothPage() {
   return (
     <>
       <ClothsScreen fabrics={fabrics} battings={battings} units={preferences?.units ?? 'inch'} />
-      <PutAwayList away={away.filter((x) => x.what !== 'ruler')} />
+      <PutAwayList away={away.filter((x) => x.what !== 'ruler')} askedAt={new Date().getTime()} />
     </>
   );
 }

@@ -10,7 +10,7 @@ export default async function FilesPage() {
   const [mishaps, copies] = await Promise.all([ask.readMishaps(20), ask.readCopies(20)]);
   return (
     <>
-      <BackupPanel copies={copies} folder={copyPlan()?.folder ?? null} />
+      <BackupPanel copies={copies} folder={copyPlan()?.folder ?? null} askedAt={new Date().getTime()} />
       <FilesScreen />
       <MishapList mishaps={mishaps} />
     </>

@@ -9,7 +9,7 @@ export default async function PatternsPage() {
   return (
     <>
       <PatternsScreen patterns={patterns} />
-      <PutAwayList away={away.filter((x) => x.what === 'pattern')} />
+      <PutAwayList away={away.filter((x) => x.what === 'pattern')} askedAt={new Date().getTime()} />
     </>
   );
 }

@@ -15,7 +15,7 @@ export default async function RulersPage() {
     <>
       <RulersScreen rulers={rulers} machines={machines} />
       <WhichRuler rulers={rulers} offsetIn={machines[0]?.footOffsetIn ?? 0.25} />
-      <PutAwayList away={away.filter((x) => x.what === 'ruler')} />
+      <PutAwayList away={away.filter((x) => x.what === 'ruler')} askedAt={new Date().getTime()} />
     </>
   );
 }

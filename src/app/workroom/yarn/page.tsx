@@ -9,7 +9,7 @@ export default async function YarnPage() {
   return (
     <>
       <YarnsScreen yarns={yarns} machines={machines} />
-      <PutAwayList away={away.filter((x) => x.what === 'yarn')} />
+      <PutAwayList away={away.filter((x) => x.what === 'yarn')} askedAt={new Date().getTime()} />
     </>
   );
 }
