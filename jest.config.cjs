@@ -67,6 +67,11 @@ module.exports = {
     {
       ...shared,
       displayName: 'ui',
+      // Elements as a studio's own program makes them: each needs no account of where it was made.
+      moduleNameMapper: {
+        ...shared.moduleNameMapper,
+        '^react/jsx-runtime$': '<rootDir>/node_modules/react/cjs/react-jsx-runtime.production.js',
+      },
       testEnvironment: 'jsdom',
       testMatch: ['**/*.test.tsx'],
       setupFiles: ['<rootDir>/scripts/jest-setup.cjs'],
