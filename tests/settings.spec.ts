@@ -28,10 +28,20 @@ test('every setting of the studio changes what the pages say', async ({ studio }
         ...zones.map((zone) => `/quilts/${id}/match?zone=${zone}`),
       ]),
     ];
+    // What a page says is made from what it is sent: that alone is read, as a browser asks for it when a link is followed.
     const read = async (page: string) => {
-      const html = await (await fetch(studio.url + page)).text();
-      // What the pages say, their data with it, but for what is new at every answer.
-      return html.replace(/nonce="[^"]*"|"nonce","[^"]*"|nonce[^,]{0,60}/g, '');
+      const answer = await fetch(studio.url + page, { headers: { RSC: '1' } });
+      const sent = await answer.text();
+      expect(answer.headers.get('content-type')).toContain('text/x-component');
+      // Its parts come, and are numbered, as each is ready; two words are new with every answer.
+      return sent
+        .replace(/"nonce":"[^"]*"/g, '')
+        .replace(/"[\w-]{21}[a-z]"/g, '""')
+        .replace(/"\$[L@]?[\da-f]+(?=[":])/g, '"$')
+        .split('\n')
+        .map((part) => part.replace(/^[\da-f]+:/, ''))
+        .sort()
+        .join('\n');
     };
     const before = new Map<string, string>();
     for (const page of pages) before.set(page, await read(page));

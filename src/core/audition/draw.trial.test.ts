@@ -10,8 +10,8 @@ import { openIn } from './open';
 const SPACING = 0.7;
 /** In a place narrower than so many rows their number decides how dense it is. */
 const ROOM = 4;
-/** Every third outline is tried; OUTLINES=all tries all sixty. */
-const EVERY = process.env.OUTLINES === 'all' ? 1 : 3;
+/** Every fourth outline is tried; OUTLINES=all tries all sixty. */
+const EVERY = process.env.OUTLINES === 'all' ? 1 : 4;
 /** They lie on a quilt at half an inch for each of their units. */
 const SHAPES = outlines()
   .filter((_, i) => i % EVERY === 0)
@@ -27,7 +27,7 @@ const EACH = Object.entries(LOOKS)
 
 /** What is open is measured to about this, inches. */
 const MEASURED = SPACING / 16;
-/** Of sixty outlines so many must hold, where it is not said otherwise; of a third of them a third, less the one that lies there by chance. */
+/** Of sixty outlines so many must hold, where it is not said otherwise; of a part of them that part, less the one that lies there by chance. */
 const NINE_IN_TEN = 54;
 const OF = 60;
 const leastOf = (n: number) => (EVERY === 1 ? n : Math.floor((n * SHAPES.length) / OF) - 1);
