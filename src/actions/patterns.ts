@@ -4,7 +4,7 @@ import { PATTERN, type PatternFields } from '@/core/fields/pattern';
 import { stored } from '@/core/fields/stored';
 import { CoreError } from '@/core/notes';
 import { atWidth, layPattern, openBetween, type PatternLayout, type PatternUnit } from '@/core/pattern/lay';
-import { measurePattern, openAmongRepeats, patternLines, type PatternRequest } from '@/core/pattern/pattern';
+import { measureAmongRepeats, patternLines, type PatternRequest } from '@/core/pattern/pattern';
 import {
   insertPattern,
   type PatternMeasured,
@@ -41,9 +41,9 @@ const kept = (n: number) => Math.round(n * FINE) / FINE;
 
 /** What a drawing comes to: its lines at width 1, and what is measured of them at the width asked for. */
 export function takenIn(request: PatternRequest): { unit: PatternUnit; measured: PatternMeasured } {
-  const { lengthIn, widthIn, heightIn, starts, minRadiusIn, points, sewnTwicePct } = measurePattern(request);
   // What lies open is told of a pattern among its own repeats.
-  const largestGapIn = openAmongRepeats(request);
+  const { lengthIn, widthIn, heightIn, starts, minRadiusIn, points, sewnTwicePct, largestGapIn } =
+    measureAmongRepeats(request);
   const lines = patternLines(request);
   return {
     unit: {

@@ -71,6 +71,14 @@ const ANY_MACHINE = {
  * @throws CoreError `not-a-drawing`, `one-drawing` when none or two are given, `size-unknown`, `size-impossible`.
  */
 export function measurePattern(request: PatternRequest): Pattern {
+  const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
+  return measured(request, [columns > 1, rows > 1]);
+}
+
+/** The same, its largest open place as it lies among its own repeats all round. @throws CoreError as `measurePattern`. */
+export const measureAmongRepeats = (request: PatternRequest): Pattern => measured(request, [true, true]);
+
+function measured(request: PatternRequest, beside: readonly [boolean, boolean]): Pattern {
   const { scaled, traces, widthIn, heightIn } = atSize(request);
   const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
   const lengthIn = linesLength(traces.map((t) => t.points));
@@ -81,7 +89,7 @@ export function measurePattern(request: PatternRequest): Pattern {
   const runs = tiled(traces, [widthIn, heightIn], tiles);
   const step = Math.max(mmToIn(0.5), (lengthIn * tiles[0] * tiles[1]) / MOST_SPOTS);
   const spots = spotsOf(runs, step);
-  const largestGapIn = gapOf(traces, [widthIn, heightIn], [columns > 1, rows > 1]);
+  const largestGapIn = gapOf(traces, [widthIn, heightIn], beside);
 
   const cautions: Caution[] = [];
   if (request.battingId && largestGapIn > gapLimitIn(request.battingId))
@@ -112,12 +120,6 @@ export function measurePattern(request: PatternRequest): Pattern {
     ...(request.yarnMm === undefined ? {} : { couching: couched(request.yarnMm, minRadiusIn, spots) }),
     cautions,
   };
-}
-
-/** The largest place a pattern leaves open among its own repeats, inches. @throws CoreError as `measurePattern`. */
-export function openAmongRepeats(request: PatternRequest): number {
-  const { traces, widthIn, heightIn } = atSize(request);
-  return gapOf(traces, [widthIn, heightIn], [true, true]);
 }
 
 /** One repeat as it is sewn, at its size. */
