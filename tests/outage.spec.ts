@@ -1,6 +1,6 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { chromium, expect } from '@playwright/test';
-import { studioOnOwnCluster } from './serve';
+import { studioWithACutLine } from './serve';
 import { lines, openStand } from './stand';
 import { test } from './studio';
 
@@ -8,10 +8,10 @@ import { test } from './studio';
 const KEYS = ['c', 'n'] as const;
 const DOWN_MS = 8_000;
 
-test('the database is stopped while a step is logged: the device holds what waits, and it arrives once', async ({
+test('the database goes away while a step is logged: the device holds what waits, and it arrives once', async ({
   browser,
 }) => {
-  const studio = await studioOnOwnCluster();
+  const studio = await studioWithACutLine('outage');
   const page = await (await browser.newContext({ baseURL: studio.url })).newPage();
   try {
     const quilt = await openStand(page, studio.url);
@@ -20,7 +20,7 @@ test('the database is stopped while a step is logged: the device holds what wait
       for (let i = 0; i < n; i++) await page.keyboard.press(KEYS[i % 2]!);
     };
     await taps(6);
-    studio.stopDatabase();
+    await studio.cut();
     await taps(20);
     await expect(page.getByText(/wait on this device/)).toBeVisible();
     const stopped = Date.now();
@@ -31,7 +31,7 @@ test('the database is stopped while a step is logged: the device holds what wait
     await expect
       .poll(() => Date.now() - stopped, { intervals: [1000], timeout: 3 * DOWN_MS })
       .toBeGreaterThan(DOWN_MS);
-    studio.startDatabase();
+    await studio.mend();
     await taps(4);
     await expect(page.getByText('all saved')).toBeVisible();
     const kept = (await lines(page, quilt)).slice(had);

@@ -1,6 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { connect, createServer, type Socket } from 'node:net';
 import postgres from 'postgres';
 
 export const freePort = () =>
@@ -114,53 +113,44 @@ export async function appOn(databaseUrl: string, more: Record<string, string> = 
   };
 }
 
-/** A studio on a cluster of its own, whose database can be stopped and started while the app runs. */
-export async function studioOnOwnCluster(): Promise<
-  Studio & { stopDatabase: () => void; startDatabase: () => void; end: () => Promise<void> }
-> {
-  const folder = mkdtempSync('/var/tmp/tidy-spool-outage.');
-  const shell = (line: string, ...args: string[]) => {
-    const ran = spawnSync('bash', ['-c', `. scripts/lib.sh; ${line}`, '_', folder, ...args], {
-      encoding: 'utf8',
+/**
+ * A studio whose database can be away while the app runs: between the two stands a line that is cut, its connections with
+ * it, and laid again. (A cluster that is really stopped: begin.spec.)
+ */
+export async function studioWithACutLine(
+  name: string,
+): Promise<Studio & { cut: () => Promise<void>; mend: () => Promise<void>; end: () => Promise<void> }> {
+  const url = new URL(await freshDatabase(name));
+  const to = Number(url.port);
+  url.port = String(await freePort());
+  const open = new Set<Socket>();
+  const line = createServer((near) => {
+    const far = connect(to, '127.0.0.1');
+    near.pipe(far).pipe(near);
+    for (const end of [near, far]) {
+      open.add(end);
+      end.on('error', () => end.destroy());
+      end.on('close', () => {
+        open.delete(end);
+        near.destroy();
+        far.destroy();
+      });
+    }
+  });
+  const mend = () => new Promise<void>((r) => void line.listen(Number(url.port), '127.0.0.1', r));
+  const cut = () =>
+    new Promise<void>((r) => {
+      line.close(() => r());
+      for (const end of open) end.destroy();
     });
-    if (ran.status !== 0) throw new Error(ran.stdout + ran.stderr);
-    return ran.stdout.trim();
-  };
-  const port = String(await freePort());
-  const startDatabase = () => shell('cluster_start "$1" safe "$2" 9>/dev/null; echo "$PG_URL"', port);
-  const url = startDatabase();
-  const sql = postgres(`${url}/postgres`, { max: 1 });
-  await sql`create database outage`;
-  await sql.end();
-  prepareDemo(`${url}/outage`);
-  const studio = await appOn(`${url}/outage`);
-  const stopDatabase = () => void shell('cluster_stop "$1"');
-  return {
-    ...studio,
-    stopDatabase,
-    startDatabase: () => void startDatabase(),
-    end: async () => {
-      await studio.stop();
-      stopDatabase();
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
+  await mend();
+  const studio = await appOn(url.href);
+  return { ...studio, cut, mend, end: () => studio.stop().then(cut) };
 }
 
 /** Makes the demo studio that all tests begin from, where ./test has not made it while other tests ran. */
 export default function make() {
   if (process.env.DEMO_MADE) return;
   const made = spawnSync(process.execPath, ['scripts/demo-studio.mjs', MADE], { encoding: 'utf8' });
-  if (made.status !== 0) throw new Error(made.stdout + made.stderr);
-}
-
-function prepareDemo(databaseUrl: string) {
-  const env = {
-    ...process.env,
-    DATABASE_URL: databaseUrl,
-    NODE_ENV: 'production' as const,
-    TIDY_SPOOL_DEMO: 'on',
-  };
-  const made = spawnSync(process.execPath, ['.next/prepare.mjs'], { env, encoding: 'utf8' });
   if (made.status !== 0) throw new Error(made.stdout + made.stderr);
 }
