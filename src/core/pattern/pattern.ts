@@ -70,15 +70,12 @@ const ANY_MACHINE = {
  * yarn can be couched along it.
  * @throws CoreError `not-a-drawing`, `one-drawing` when none or two are given, `size-unknown`, `size-impossible`.
  */
-export function measurePattern(request: PatternRequest): Pattern {
-  const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
-  return measured(request, [columns > 1, rows > 1]);
-}
+export const measurePattern = (request: PatternRequest): Pattern => measured(request, false);
 
 /** The same, its largest open place as it lies among its own repeats all round. @throws CoreError as `measurePattern`. */
-export const measureAmongRepeats = (request: PatternRequest): Pattern => measured(request, [true, true]);
+export const measureAmongRepeats = (request: PatternRequest): Pattern => measured(request, true);
 
-function measured(request: PatternRequest, beside: readonly [boolean, boolean]): Pattern {
+function measured(request: PatternRequest, allRound: boolean): Pattern {
   const { scaled, traces, widthIn, heightIn } = atSize(request);
   const { columns, rows } = request.repeat ?? { columns: 1, rows: 1 };
   const lengthIn = linesLength(traces.map((t) => t.points));
@@ -89,7 +86,7 @@ function measured(request: PatternRequest, beside: readonly [boolean, boolean]):
   const runs = tiled(traces, [widthIn, heightIn], tiles);
   const step = Math.max(mmToIn(0.5), (lengthIn * tiles[0] * tiles[1]) / MOST_SPOTS);
   const spots = spotsOf(runs, step);
-  const largestGapIn = gapOf(traces, [widthIn, heightIn], beside);
+  const largestGapIn = gapOf(traces, [widthIn, heightIn], [allRound || columns > 1, allRound || rows > 1]);
 
   const cautions: Caution[] = [];
   if (request.battingId && largestGapIn > gapLimitIn(request.battingId))

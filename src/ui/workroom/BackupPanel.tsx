@@ -32,7 +32,7 @@ async function* linesOf(answer: Response): AsyncGenerator<Told> {
 const sizeWords = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
-/** What the newest copies tell, in one sentence. */
+/** What the newest copies tell, in one sentence, as of the moment the page was asked for. */
 export function copyWords(copies: readonly CopyMade[], askedAt: number): { good: boolean; words: string } {
   const last = copies.find((c) => !c.problem);
   const verified = copies.find((c) => c.verifiedAt && !c.problem);
