@@ -43,16 +43,16 @@ need_chromium() {
 
 # Node modules from the lock file, again only when it has changed.
 need_modules() {
-  local want; want=$(cat package-lock.json patches/*.patch | sha256sum | cut -c1-32)
+  local want; want=$(cat pnpm-lock.yaml pnpm-workspace.yaml patches/*.patch | sha256sum | cut -c1-32)
   [ "$(cat node_modules/.tidy-spool 2>/dev/null)" = "$want" ] && return 0
   say "Installing node modules…"
-  npm ci --no-audit --no-fund --loglevel=error || die "npm ci failed: node modules could not be installed (see above)."
-  node_modules/.bin/patch-package >/dev/null || die "The mends of node modules in patches/ could not be laid on."
+  npx --yes "$(node -p 'require("./package.json").packageManager')" install --frozen-lockfile --reporter=silent ||
+    die "The node modules could not be installed (see above)."
   echo "$want" > node_modules/.tidy-spool
 }
 
 need_build() {
-  local want; want=$( { find src -type f ! -name '*.test.ts' ! -name '*.test.tsx' ! -name '*.sql' -print0; printf '%s\0' package.json package-lock.json patches/*.patch next.config.mjs tsconfig.json postcss.config.mjs; } | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
+  local want; want=$( { find src -type f ! -name '*.test.ts' ! -name '*.test.tsx' ! -name '*.sql' -print0; printf '%s\0' package.json pnpm-lock.yaml patches/*.patch next.config.mjs tsconfig.json postcss.config.mjs; } | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-32)
   [ "$(cat .next/tidy-spool 2>/dev/null)" = "$want" ] && [ -f .next/BUILD_ID ] && [ -f public/stand-keeper.js ] && [ -f .next/serve.mjs ] && [ -f .next/prepare.mjs ] && return 0
   say "Building…"
   rm -f .next/tidy-spool
