@@ -128,18 +128,3 @@ test('a correction of batting turns tests back and undone lets them count; backi
   ).toBeVisible();
   await expectAccessible(page);
 });
-
-test('Find reaches faults by any name, words of the trade, settings and sheets', async ({ page }) => {
-  await openQuilt(page, 'Salt Pans', '/take-in');
-  const found = async (typed: string, option: RegExp) => {
-    await page.keyboard.press('Control+k');
-    await page.getByRole('combobox').fill(typed);
-    await page.getByRole('option', { name: option }).first().click();
-  };
-  await found('loading', /Loading sheet/);
-  await expect(page.getByRole('heading', { name: /Loading sheet: Salt Pans/ })).toBeVisible();
-  await page.goto('/');
-  await awake(page);
-  await found('birdnset', /Birdnest/);
-  await expect(page).toHaveURL(/\/faults\?sign=nest_start/);
-});

@@ -42,25 +42,6 @@ test('a quilt is offered, agreed, its way round found, its day made to fit and t
   await expect(page.getByText('Together')).toBeVisible();
 });
 
-test('hours that are too few are made enough by the least harm, and what was changed is put back', async ({
-  page,
-}) => {
-  await openQuilt(page, 'Lantern Row', '/quilt?part=day');
-  await expectAccessible(page);
-  const takes = page.getByText(/^The quilt takes/);
-  await expect(takes).toBeVisible();
-  const hours = Number(/takes ([\d.]+) h/.exec((await takes.textContent())!)![1]);
-  await page.getByLabel('Hours there are').fill('0.1');
-  await expect(page.getByText(/by themselves: give more/)).toBeVisible();
-  await page.getByLabel('Hours there are').fill(String((hours - 0.2).toFixed(1)));
-  const fit = page.getByRole('region', { name: 'Makes it fit' });
-  await expect(fit).toBeVisible();
-  await fit.getByRole('button', { name: 'Do it' }).first().click();
-  await expect(page.getByText('The zone is quilted so from now on.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(takes).toContainText(`${hours.toFixed(1)} h`);
-});
-
 test('rates, rulers and the marking strip can be read and printed', async ({ page }) => {
   for (const path of ['/workroom/rates', '/workroom/rulers', '/marking-strip']) {
     await page.goto(path);

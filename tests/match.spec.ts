@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import postgres from 'postgres';
 import { expect, expectAccessible, openQuilt, test } from './studio';
 
 /** Opens a quilt’s Match and one of its views. */
@@ -53,29 +52,6 @@ test('the whole quilt: set-ups for all zones, written as cards at once', async (
   // The same stands on the zone’s own page.
   await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: 'This zone' }).click();
   await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('spi');
-});
-
-test('a zone that trades can refuse, and what it gives up is told in words', async ({ page, studio }) => {
-  // Lanterns of one sand, which two cones of the shelf suit nearly alike; one of them is on the quilt already.
-  const sql = postgres(studio.databaseUrl, { max: 1 });
-  await sql`
-    update zone_fabric set hex = '#c0b090' where zone_id in (
-      select z.id from zone z join quilt q on q.id = z.quilt_id where q.name = 'Harbour Lights' and z.letter = 'E')`;
-  await sql.end();
-  await openMatch(page, 'Harbour Lights', 'Whole quilt');
-  const rows = page.getByRole('row').filter({ has: page.getByRole('rowheader') });
-  await expect(rows.filter({ hasText: 'tested: its card stays' }).first()).toBeVisible();
-  const lanterns = rows.filter({ hasText: 'Lanterns' });
-  await expect(lanterns).toContainText(/worse/);
-  const tops = page.getByRole('definition').first();
-  await expect(tops).toContainText('instead of');
-  const shared = await tops.innerText();
-  await lanterns.getByRole('checkbox', { name: 'Zone E keeps its own best' }).check();
-  await expect(lanterns).toContainText('the same');
-  await expect(tops).not.toHaveText(shared);
-  await lanterns.getByRole('checkbox').uncheck();
-  await expect(tops).toContainText('instead of');
-  await expectAccessible(page);
 });
 
 test('colours from a photograph: its palette, the shelf ranked anew, kept with the zone', async ({
@@ -131,13 +107,6 @@ test('a photograph of twelve megapixels is read; what is no picture, or is hosti
   await expect(alert).toHaveCount(0);
 });
 
-test('density against the neighbours and the batting, on the map and in a table', async ({ page }) => {
-  await openMatch(page, 'Long Gallery', 'Density');
-  await expect(page.getByRole('img', { name: /density/i }).first()).toBeVisible();
-  await expect(page.getByRole('table').first()).toBeVisible();
-  await expectAccessible(page);
-});
-
 test('an unknown fabric described gets kinds, a cautious set-up, one test, and then its name', async ({
   page,
 }) => {
@@ -159,16 +128,6 @@ test('an unknown fabric described gets kinds, a cautious set-up, one test, and t
   await expect(first.first()).not.toHaveText(before);
   await first.first().getByRole('button', { name: 'It is this' }).click();
   await expect(page.getByText('The fabric is kept under its kind')).toBeVisible();
-});
-
-test('what would have to be true for a thread to be best here', async ({ page }) => {
-  await openMatch(page, 'Nine Buoys');
-  const panel = page.getByRole('region', { name: 'What would have to be true' });
-  const threads = panel.getByLabel('The thread you would like to sew with');
-  const options = await threads.locator('option').allInnerTexts();
-  await threads.selectOption({ label: options.find((o) => o.includes('Cotton'))! });
-  await expect(panel).toContainText(/best here|best here already|cannot be sewn here/);
-  await expectAccessible(page);
 });
 
 test('the setting card as a picture and as a drawing', async ({ page }) => {
@@ -194,10 +153,14 @@ test('the setting card as a picture and as a drawing', async ({ page }) => {
   expect(png.readUInt32BE(16)).toBeGreaterThan(1000);
 });
 
-test('every view of Match passes the accessibility check on a tablet and by lamp light', async ({ page }) => {
+test('the Rack and every view of Match pass the accessibility check on a tablet, by lamp light too', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.goto('/');
+  await expectAccessible(page);
   await page.getByRole('button', { name: 'Lamp light' }).click();
+  await expectAccessible(page);
   await openMatch(page, 'Slipway');
   const views = page.getByRole('navigation', { name: 'Match' });
   for (const view of ['This zone', 'Whole quilt', 'Colours', 'Density', 'Unknown fabric']) {

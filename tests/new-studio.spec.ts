@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, expectAccessible, test } from './studio';
-import { emptyDatabase, freePort } from './serve';
+import { freePort } from './serve';
 import { dataFolder, start } from './start-command';
 
 // It starts apps of its own.
@@ -13,24 +13,12 @@ async function choose(page: Page, label: string, option: string) {
   await page.getByRole('option', { name: option, exact: true }).click();
 }
 
-test('a new studio: from nothing to a first match, out to a file, into another, the same', async ({
-  page,
-  request,
-}) => {
-  const folders = [dataFolder(), dataFolder()] as const;
-  const ports = [await freePort(), await freePort()] as const;
-  // The one makes its database itself, the other is given one.
-  const databases = ['', await emptyDatabase('another_studio')] as const;
-  const env = (i: 0 | 1) => ({
-    PORT: String(ports[i]),
-    TIDY_SPOOL_DATA: folders[i],
-    DATABASE_URL: databases[i],
-    TIDY_SPOOL_DEMO: 'off',
-  });
-  const [one, two] = [await start(env(0)), await start(env(1))];
+test('a new studio: from nothing to a first match', async ({ page }) => {
+  const [port, data] = [String(await freePort()), dataFolder()];
+  const studio = await start({ PORT: port, TIDY_SPOOL_DATA: data, DATABASE_URL: '', TIDY_SPOOL_DEMO: 'off' });
   try {
-    expect(one.ready, one.said()).toBe(true);
-    const at = `http://127.0.0.1:${ports[0]}`;
+    expect(studio.ready, studio.said()).toBe(true);
+    const at = `http://127.0.0.1:${port}`;
     await page.goto(at);
     await expect(page.getByText('The Rack is empty')).toBeVisible();
     await expectAccessible(page);
@@ -121,41 +109,8 @@ test('a new studio: from nothing to a first match, out to a file, into another, 
     await page.keyboard.press('2');
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
     await expect(page.getByRole('region', { name: 'Setting card' })).toContainText(/Nm (90|100)/);
-
-    // With the shelf put away Match says what is missing; taken out again all is as before.
-    const match = page.url();
-    const putAll = async (how: 'Put away' | 'Take out again') => {
-      await page.goto(`${at}/shelf`);
-      if (how === 'Take out again') await page.getByRole('checkbox', { name: 'put away' }).check();
-      for (const colour of ['Foam', 'Deep'])
-        await page.getByRole('button', { name: new RegExp(colour) }).click({ modifiers: ['Shift'] });
-      await page.getByRole('button', { name: how }).click();
-      await expect(page.getByText(/^2 (put away|taken out again)\.$/)).toBeVisible();
-    };
-    await putAll('Put away');
-    await page.goto(match);
-    await expect(page.getByText('Nothing on the shelf suits this zone')).toBeVisible();
-    await expectAccessible(page);
-    const views = page.getByRole('navigation', { name: 'Match' });
-    for (const view of ['Whole quilt', 'Colours', 'Density', 'Unknown fabric']) {
-      await views.getByRole('link', { name: view }).click();
-      await expect(views.getByRole('link', { name: view })).toHaveAttribute('aria-current', 'page');
-    }
-    await putAll('Take out again');
-    await page.goto(match);
-    await expect(page.getByRole('region', { name: 'Setting card' })).toContainText('Skerry Poly');
-
-    const doc = await (await request.get(`${at}/export/workroom`)).text();
-    const other = `http://127.0.0.1:${ports[1]}`;
-    await page.goto(`${other}/workroom/files`);
-    await page
-      .getByLabel('Workroom file')
-      .setInputFiles({ name: 'workroom.json', mimeType: 'application/json', buffer: Buffer.from(doc) });
-    await expect(page.getByText(/The workroom is in: 2 cones, 1 machines/)).toBeVisible();
-    expect(JSON.parse(await (await request.get(`${other}/export/workroom`)).text())).toEqual(JSON.parse(doc));
   } finally {
-    await one.stop();
-    await two.stop();
-    for (const folder of folders) rmSync(folder, { recursive: true, force: true });
+    await studio.stop();
+    rmSync(data, { recursive: true, force: true });
   }
 });

@@ -105,20 +105,6 @@ test('the map: cut, undone, drawn, saved as SVG, kept', async ({ page }) => {
   await expect(page.getByText('This file is not SVG.')).toBeVisible();
 });
 
-test('backing and binding redraw as they are typed', async ({ page }) => {
-  await openQuilt(page, 'Harbour Lights', '/take-in');
-  await expect(page.getByRole('heading', { name: 'What came over the counter' })).toBeVisible();
-  await page.getByRole('link', { name: 'Backing and binding' }).click();
-  await page.getByLabel(/width/).first().fill('108');
-  await expect(page.getByRole('img', { name: /^Cutting: in one piece/ })).toBeVisible();
-  await page.getByLabel(/width/).first().fill('3');
-  await expect(page.getByRole('alert').first()).toContainText('too narrow');
-  await page.getByLabel(/width/).first().fill('108');
-  await page.getByLabel(/^Signal Flags/).check();
-  await expect(page.getByRole('img', { name: /2 quilts on one backing/ })).toBeVisible();
-  await expectAccessible(page);
-});
-
 test('the calendar: moved with the arrows, promised anew, out as iCalendar and CSV', async ({
   page,
   request,

@@ -44,12 +44,6 @@ export async function freshDatabase(name: string): Promise<string> {
   return `${base}/${name}`;
 }
 
-/** An empty scratch database of that name. */
-export async function emptyDatabase(name: string): Promise<string> {
-  const base = await asAdmin((sql) => sql`create database ${sql(name)}`);
-  return `${base}/${name}`;
-}
-
 /** The demo studio in a database of that name, and the built app in front of it. */
 export const studioOf = async (name: string, more: Record<string, string> = {}): Promise<Studio> =>
   appOn(await freshDatabase(name), more);

@@ -36,7 +36,9 @@ test('a whole quilt is sewn with the stand-in on the Stand, with faults, a kill 
       if (i === 1) await page.getByRole('button', { name: /^Take .* off$/ }).click();
       await expect(page.getByText(/^sewing · /)).toBeVisible();
       await expect(page.getByText('all saved')).toBeVisible();
-      const begun = (await lines(page, quilt)).filter((e) => e.kind === 'step-begun').at(-1) as unknown as {
+      const begun = (await lines(page.request, quilt))
+        .filter((e) => e.kind === 'step-begun')
+        .at(-1) as unknown as {
         pass: number;
         thread: string;
         stabilise?: boolean;

@@ -45,20 +45,6 @@ test('the table: sorted, columns chosen, many changed at once', async ({ page })
   await expectAccessible(page);
 });
 
-test('a cone is weighed and its ledger says so', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: /^Amber/ }).click();
-  const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('On the scale, grams').fill('30');
-  await dialog.getByRole('button', { name: 'Keep this count' }).click();
-  await expect(dialog.getByText(/less than the 38 g/)).toBeVisible();
-  await dialog.getByLabel('On the scale, grams').fill('78');
-  await dialog.getByRole('button', { name: 'Keep this count' }).click();
-  await expect(page.getByText('1000 m left on Bosun Cotton 30 Amber.')).toBeVisible();
-  await page.getByRole('button', { name: /^Amber/ }).click();
-  await expect(page.getByRole('dialog').getByText(/weighed: 78 g on the scale/)).toBeVisible();
-});
-
 test('a file is previewed with every problem, its good rows stored, and taken back', async ({ page }) => {
   await page.goto('/workroom/files');
   const csv =
@@ -86,26 +72,6 @@ test('a file is previewed with every problem, its good rows stored, and taken ba
     buffer: Buffer.alloc(11_000_000, 'a,b\n'),
   });
   await expect(page.getByText(/at most 10 MB/)).toBeVisible();
-});
-
-test('labels pasted one a line are read at once, added, and undone', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Paste labels' }).click();
-  await page
-    .getByLabel(/^Labels, one cone a line/)
-    .fill('Ropewalk poly 40 teal 6000 yd\nBell Buoy cotton 50/3 rust\ntex 5000');
-  const read = page.getByRole('list', { name: 'Understood as' });
-  await expect(read).toContainText('= Polyester filament, tex 25, Teal, 5486.4 m'.toLowerCase().slice(2), {
-    ignoreCase: true,
-  });
-  await expect(read).toContainText('threads lie between');
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Add 2 cones' }).click();
-  await expect(page.getByText('2 on the shelf')).toBeVisible();
-  await page.getByLabel('Find on the shelf').fill('Ropewalk');
-  await expect(page.getByText(/^1 of \d+ cones/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Undone: 2 removed.')).toBeVisible();
 });
 
 test('Find goes anywhere from the keyboard', async ({ page }) => {

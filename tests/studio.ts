@@ -1,20 +1,44 @@
 import { readFileSync } from 'node:fs';
 import type axe from 'axe-core';
-import { expect, test as base, type Page } from '@playwright/test';
+import { type BrowserContext, expect, test as base, type Page } from '@playwright/test';
 import { appOn, freshDatabase, type Studio, untilWell } from './serve';
+
+/** What serves the tests of a worker: one app, and one page before it, both with all they have warmed up. */
+interface House {
+  studio?: Studio;
+  /** The file whose database the studio has. */
+  file?: string;
+  page?: Page;
+}
+
+/** A page as a browser that has never been here has it: nothing of what the last test did, kept or set. */
+async function asNew(page: Page, origin: string) {
+  const context = page.context();
+  for (const other of context.pages()) if (other !== page) await other.close();
+  page.removeAllListeners();
+  await Promise.all([
+    page.unrouteAll(),
+    context.unrouteAll(),
+    context.setOffline(false),
+    context.clearCookies(),
+  ]);
+  await page.goto(origin + '/icon.svg');
+  const straight = await context.newCDPSession(page);
+  await straight.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+  await straight.detach();
+}
 
 /**
  * A page of a studio that no other file of tests has touched; every console error fails the test that saw it. One app
- * serves all files of a worker: for each its database is the demo studio anew, as when a copy is taken back.
+ * serves all files of a worker: for each its database is the demo studio anew, as when a copy is taken back. One page
+ * shows it to all its tests, made as new for each: a new one would read and translate the whole program again.
  */
-export const test = base.extend<
-  { page: Page; studio: Studio },
-  { house: { studio?: Studio; file?: string } }
->({
+export const test = base.extend<{ context: BrowserContext; page: Page; studio: Studio }, { house: House }>({
   house: [
     async ({}, give) => {
-      const house: { studio?: Studio } = {};
+      const house: House = {};
       await give(house);
+      await house.page?.context().close();
       await house.studio?.stop();
     },
     { scope: 'worker', timeout: 0 },
@@ -29,7 +53,19 @@ export const test = base.extend<
     await give(house.studio!);
   },
   baseURL: async ({ studio }, give) => give(studio.url),
-  page: async ({ page }, give) => {
+  context: async ({ browser, baseURL, viewport, house }, give) => {
+    if (!baseURL) {
+      const context = await browser.newContext();
+      await give(context);
+      return context.close();
+    }
+    if (!house.page) house.page = await (await browser.newContext({ baseURL })).newPage();
+    else await house.page.setViewportSize(viewport!);
+    await give(house.page.context());
+    await asNew(house.page, baseURL);
+  },
+  page: async ({ context, baseURL, house }, give) => {
+    const page = baseURL ? house.page! : await context.newPage();
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));
     page.on('console', (m) => {
@@ -123,13 +159,17 @@ export async function expectAccessible(page: Page) {
     await straight.send('Runtime.evaluate', { expression: AXE });
     await straight.detach();
   }
-  // No page has frames, and only what is wrong is asked for.
+  // No page has frames, and only what is wrong is asked for; of what lies behind an open dialog, which is judged where
+  // nothing lies before it, nothing.
   const violations = await page.evaluate(async (mild) => {
-    const found = await (window as unknown as { axe: typeof axe }).axe.run(document, {
-      iframes: false,
-      resultTypes: ['violations'],
-      rules: Object.fromEntries(['document-title', ...mild].map((id) => [id, { enabled: false }])),
-    });
+    const found = await (window as unknown as { axe: typeof axe }).axe.run(
+      document.querySelector('[role=dialog]') ?? document,
+      {
+        iframes: false,
+        resultTypes: ['violations'],
+        rules: Object.fromEntries(['document-title', ...mild].map((id) => [id, { enabled: false }])),
+      },
+    );
     return found.violations.map(({ id, impact, nodes }) => ({ id, impact, at: nodes.map((n) => n.target) }));
   }, MILD);
   await expect(page).toHaveTitle(/./);

@@ -152,7 +152,7 @@ test('a step of a ruler, a bowl and an open toe: each zone says its own foot, on
   expect([...seen].filter((s) => s.endsWith('of 3')).map((s) => s[0])).toEqual(
     expect.arrayContaining(['A', 'B', 'C']),
   );
-  const undone = async () => (await lines(page, quilt)).filter((e) => e.kind === 'undone').length;
+  const undone = async () => (await lines(page.request, quilt)).filter((e) => e.kind === 'undone').length;
   // Two for each step, and sixteen of the acts at the first.
   await expect.poll(undone).toBe(2 * (all - from + 1) + 16);
   const sql = postgres(studio.databaseUrl, { max: 1 });

@@ -19,7 +19,7 @@ import { readQuiltView } from './quilt-view';
  * between them, arriving in any order. After each the studio's tables, the tablet's own list and a plain recount, written
  * here without any of the program's own code, must say the same.
  */
-const CASES = Number(process.env.CASES ?? 120);
+const CASES = Number(process.env.CASES ?? 60);
 const NEEDLES = [90, 100, 110];
 /** The entries of a log lie within so many milliseconds. */
 const SPREAD_MS = 500;

@@ -135,6 +135,8 @@ async function serve(env: NodeJS.ProcessEnv) {
     ? createHttps({ cert: certificate!, key: readFileSync(`${tls}/key.pem`) }, act)
     : createHttp(act);
   server.requestTimeout = 600_000;
+  // A device that taps now and then keeps its line: one that is closed just as it is used again is an error at the device.
+  server.keepAliveTimeout = 75_000;
   server.once('error', (error: NodeJS.ErrnoException) => cannotServe(error, hostname, port));
   server.listen(port, hostname, () => say.info({ hostname, port, tls: !!tls }, 'serving'));
   endOnSignal(server);

@@ -10,8 +10,8 @@ import { openIn } from './open';
 const SPACING = 0.7;
 /** In a place narrower than so many rows their number decides how dense it is. */
 const ROOM = 4;
-/** Every fourth outline is tried; OUTLINES=all tries all sixty. */
-const EVERY = process.env.OUTLINES === 'all' ? 1 : 4;
+/** Every sixth outline is tried; OUTLINES=all tries all sixty. */
+const EVERY = process.env.OUTLINES === 'all' ? 1 : 6;
 /** They lie on a quilt at half an inch for each of their units. */
 const SHAPES = outlines()
   .filter((_, i) => i % EVERY === 0)

@@ -101,7 +101,7 @@ test('whatever becomes of each sending: every tap arrives once, in its order, or
         expect(now.refused).toEqual([]);
       },
     ),
-    { numRuns: 300 },
+    { numRuns: 150 },
   );
 });
 
