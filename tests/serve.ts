@@ -35,13 +35,21 @@ export interface Studio {
   beside: () => Promise<{ url: string; stop: () => Promise<void> }>;
 }
 
-/** A scratch database of that name as the demo studio is at first, whatever stood there before. */
-export async function freshDatabase(name: string): Promise<string> {
+/** A scratch database of that name as a studio is at first, the demo or one of nothing, whatever stood there before. */
+export async function freshDatabase(name: string, demo = true): Promise<string> {
   const base = await asAdmin(async (sql) => {
     await sql`drop database if exists ${sql(name)} with (force)`;
-    await sql`create database ${sql(name)} template ${sql(MADE)}`;
+    await sql`create database ${sql(name)} template ${sql(demo ? MADE : 'template1')}`;
   });
-  return `${base}/${name}`;
+  const url = `${base}/${name}`;
+  if (!demo) prepare({ DATABASE_URL: url, TIDY_SPOOL_DEMO: 'off' });
+  return url;
+}
+
+/** What a start does before it serves. */
+function prepare(env: Record<string, string>) {
+  const told = spawnSync(process.execPath, ['.next/prepare.mjs'], { env: { ...process.env, ...env } });
+  if (told.status !== 0) throw new Error(String(told.stderr));
 }
 
 /** The demo studio in a database of that name, and the built app in front of it. */

@@ -33,7 +33,12 @@ async function asNew(page: Page, origin: string) {
  * serves all files of a worker: for each its database is the demo studio anew, as when a copy is taken back. One page
  * shows it to all its tests, made as new for each: a new one would read and translate the whole program again.
  */
-export const test = base.extend<{ context: BrowserContext; page: Page; studio: Studio }, { house: House }>({
+export const test = base.extend<
+  { context: BrowserContext; page: Page; studio: Studio; demo: boolean },
+  { house: House }
+>({
+  /** Whether the studio is the demo, or one of nothing. */
+  demo: [true, { option: true }],
   house: [
     async ({}, give) => {
       const house: House = {};
@@ -43,9 +48,9 @@ export const test = base.extend<{ context: BrowserContext; page: Page; studio: S
     },
     { scope: 'worker', timeout: 0 },
   ],
-  studio: async ({ house }, give, { file, workerIndex }) => {
+  studio: async ({ house, demo }, give, { file, workerIndex }) => {
     if (house.file !== file) {
-      const url = await freshDatabase(`worker_${workerIndex}`);
+      const url = await freshDatabase(`worker_${workerIndex}`, demo);
       house.studio ??= await appOn(url);
       await untilWell(house.studio);
       house.file = file;
