@@ -106,14 +106,16 @@ test('a bundle with everything wrong in it is taken in, corrected, undone, withd
   await expect(page.getByRole('link', { name: /^Crab Pots/ }).first()).toBeVisible();
 });
 
-test('a correction of batting turns tests back and undone lets them count; backing and binding stay as chosen', async ({
+test('backing and binding stay as chosen, left at once or not; the loading sheet and the shopping list say the same', async ({
   page,
 }) => {
   await openQuilt(page, 'Signal Flags', '/prepare');
   await page.getByLabel(/^Strips cut at/).fill('6 cm');
   await page.getByLabel(/, width/).fill('108');
+  // Left before it can have been kept: it stands there again, and is kept.
+  await page.reload();
+  await expect(page.getByLabel(/^Strips cut at/)).toHaveValue(/^2\.36/);
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
-  await page.waitForTimeout(1500);
   await page.reload();
   await expect(page.getByLabel(/^Strips cut at/)).toHaveValue(/^2\.36/);
   const url = page.url().replace(/\/prepare.*/, '');

@@ -79,11 +79,6 @@ test('a part held stays while the rest adapts; sliders move the drawings and can
   await page.getByLabel('Hold the stitch length').selectOption('9');
   const card = page.getByRole('region', { name: 'Setting card' });
   await expect(card).toContainText('9spi');
-  const bobbin = page.getByLabel('Hold the bobbin thread');
-  await bobbin.selectOption({ label: 'Gossamer 100 Rosehip' });
-  await expect(card).toContainText('Rosehip');
-  await bobbin.selectOption('');
-  await expect(card).not.toContainText('Rosehip');
   await page.getByLabel('Hold the needle').selectOption('110');
   await expect(card).toContainText('Nm 110');
   await expect(card).toContainText('9spi');

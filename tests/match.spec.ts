@@ -107,29 +107,6 @@ test('a photograph of twelve megapixels is read; what is no picture, or is hosti
   await expect(alert).toHaveCount(0);
 });
 
-test('an unknown fabric described gets kinds, a cautious set-up, one test, and then its name', async ({
-  page,
-}) => {
-  await openMatch(page, 'Salt Pans');
-  await page.getByRole('list', { name: 'Zones' }).getByRole('link', { name: /Banks/ }).click();
-  await expect(page.getByRole('heading', { level: 2, name: 'Banks' })).toBeVisible();
-  await page.getByRole('navigation', { name: 'Match' }).getByRole('link', { name: 'Unknown fabric' }).click();
-  const weight = page.getByRole('textbox', { name: /^Weight/ });
-  await weight.fill('heavy');
-  await expect(page.getByText('Give the weight as a number.')).toBeVisible();
-  await weight.fill('170');
-  await expect(page.getByRole('heading', { name: 'Nearest to it' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: /^A cautious set-up/ })).toBeVisible();
-  await expect(page.getByRole('heading', { name: /^Sew this first/ })).toBeVisible();
-  await expectAccessible(page);
-  const first = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'It is this' }) });
-  const before = await first.first().innerText();
-  await page.getByLabel('Stretch across').selectOption('3');
-  await expect(first.first()).not.toHaveText(before);
-  await first.first().getByRole('button', { name: 'It is this' }).click();
-  await expect(page.getByText('The fabric is kept under its kind')).toBeVisible();
-});
-
 test('the setting card as a picture and as a drawing', async ({ page }) => {
   await openMatch(page, 'Nine Buoys');
   await page.getByRole('button', { name: 'Card', exact: true }).click();

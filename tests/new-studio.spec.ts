@@ -78,7 +78,6 @@ test('a new studio: from nothing to a first match', async ({ page }) => {
   await expectAccessible(page);
   // Left off and gone on with: nothing is lost.
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
-  await page.waitForTimeout(1200);
   await page.reload();
   await expect(page.locator('#widths-1')).toHaveValue('41.5');
   await page.getByRole('button', { name: 'Next: What it is made of' }).click();

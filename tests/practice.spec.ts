@@ -21,18 +21,3 @@ test('a drill is drawn, judged at once, kept, and taken back', async ({ page }) 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('region', { name: 'Straight line so far' })).toBeHidden();
 });
-
-test('a drill sewn on the machine comes over its link, is judged with a press and kept', async ({ page }) => {
-  await page.goto('/practice?drill=wave');
-  await awake(page);
-  const machine = page.getByRole('region', { name: 'From the machine' });
-  await machine.getByRole('button', { name: 'Let the stand-in machine sew it' }).click();
-  const sent = machine.getByRole('button', { name: /^Judge it: what came at/ });
-  await expect(sent).toHaveCount(1);
-  await sent.click();
-  const told = page.getByRole('region', { name: 'What it came to' });
-  await expect(told).toContainText('too few readings in a second');
-  await expectAccessible(page);
-  await told.getByRole('button', { name: 'Keep this one' }).click();
-  await expect(page.getByRole('region', { name: 'Wave so far' })).toContainText('1 time');
-});

@@ -22,29 +22,6 @@ test('the shelf: filtered, picked with the keyboard, compared', async ({ page })
   await expectAccessible(page);
 });
 
-test('the table: sorted, columns chosen, many changed at once', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Table' }).click();
-  const table = page.getByRole('table', { name: 'Cones' });
-  await table.getByRole('button', { name: 'tex' }).click();
-  await expect(table.getByRole('columnheader', { name: 'tex' })).toHaveAttribute(
-    'aria-sort',
-    /ascending|descending/,
-  );
-  await page.getByText('Choose columns').click();
-  await page.getByLabel('Breaks, g').check();
-  await expect(table.getByRole('columnheader', { name: 'Breaks, g' })).toBeVisible();
-  await page.getByLabel('Find on the shelf').fill('Bosun');
-  await expect(page.getByText('2 of 24 cones')).toBeVisible();
-  await page.getByLabel('Pick all that are shown').check();
-  await page.getByRole('button', { name: 'Change 2' }).click();
-  await page.getByLabel('Where they stand').fill('the blue box');
-  await page.getByRole('button', { name: 'Change them' }).click();
-  await expect(page.getByText('2 cones are changed.')).toBeVisible();
-  await expect(table.getByText('the blue box')).toHaveCount(2);
-  await expectAccessible(page);
-});
-
 test('a file is previewed with every problem, its good rows stored, and taken back', async ({ page }) => {
   await page.goto('/workroom/files');
   const csv =

@@ -43,22 +43,18 @@ test('stitches on a photograph: scale, line, holes corrected, kept with the test
   await expect(page.getByText(/^Measured: \d+\.\d to the inch/)).toBeVisible();
 });
 
-test('a search with the stand-ins: sewn, judged, until it balances', async ({ page }) => {
+test('a stand-in sews a test, its pictures are judged, and it goes on the strip', async ({ page }) => {
   await openTest(page, 'Harbour Lights');
   await page
     .getByRole('list', { name: 'Zones' })
     .getByRole('link', { name: /Lanterns/ })
     .click();
   await expect(page.getByRole('heading', { name: 'Test strip, Lanterns' })).toBeVisible();
-  const balanced = page.getByRole('heading', { name: 'Balanced: leave it so' });
-  for (let n = 1; n <= 8 && !(await balanced.isVisible()); n++) {
-    await page.getByText('practise with the stand-ins').click();
-    await page.getByRole('button', { name: 'Sew it on the stand-in' }).click();
-    await expect(page.getByRole('radio', { name: /judged/ }).first()).toBeVisible();
-    await page.getByRole('button', { name: `Test ${n} is sewn` }).click();
-    await expect(page.getByRole('button', { name: `Open test ${n}` })).toBeVisible();
-  }
-  await expect(balanced).toBeVisible();
+  await page.getByText('practise with the stand-ins').click();
+  await page.getByRole('button', { name: 'Sew it on the stand-in' }).click();
+  await expect(page.getByRole('radio', { name: /judged/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Test 1 is sewn' }).click();
+  await expect(page.getByRole('button', { name: 'Open test 1' })).toBeVisible();
   await expectAccessible(page);
 });
 

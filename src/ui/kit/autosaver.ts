@@ -59,6 +59,7 @@ export class Autosaver<T> {
     if (this.stopped) return;
     this.latest = body;
     this.lay();
+    this.tellKeeping();
     this.schedule(this.o.pauseMs ?? 700);
   }
 
@@ -128,6 +129,11 @@ export class Autosaver<T> {
     }
   }
 
+  /** A refusal, or that nobody answers, stays in sight until something is kept again. */
+  private tellKeeping(): void {
+    if (this.tries === 0 && !this.refused) this.o.tell({ kind: 'keeping' });
+  }
+
   private schedule(ms: number): void {
     this.clear();
     this.timer = (this.o.setTimer ?? setTimeout)(() => void this.send(), ms);
@@ -148,8 +154,7 @@ export class Autosaver<T> {
     }
     this.clear();
     this.busy = true;
-    // A refusal stays in sight until something is kept again.
-    if (this.tries === 0 && !this.refused) this.o.tell({ kind: 'keeping' });
+    this.tellKeeping();
     let result: Result<{ version: number }>;
     try {
       result = await this.o.send(this.flying);

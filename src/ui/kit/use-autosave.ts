@@ -13,7 +13,7 @@ const storeOf = () => {
 };
 
 /** What lay on this device and the server did not get, if it goes on from the version the server has. */
-export function laidHere<T>(
+function laidHere<T>(
   draftKey: string,
   version: number,
 ): { version: number; body: T; sent?: readonly Sent<T>[] } | null {
@@ -41,27 +41,44 @@ export function layDraft(draftKey: string, version: number, body: unknown): void
 }
 export const dropDraft = (draftKey: string): void => storeOf()?.removeItem(draftKey);
 
-/** Keeps what is typed by itself: after a pause, on leaving, and again after an outage. */
+/**
+ * Keeps what is typed by itself: after a pause, on leaving, and again after an outage. What a page that was left or lost
+ * had not had an answer for stands in the next one, and goes again under its own keys.
+ */
 export function useAutosave<T>({
   draftKey,
   version,
   send,
   beacon,
+  show,
 }: {
   draftKey: string;
   version: number;
   send: (what: Sent<T>) => Promise<Result<{ version: number }>>;
   /** Where it goes when the page is left before it was sent, and as what. */
   beacon: (what: Sent<T>) => [url: string, body: string];
+  /** Shows what was left here and the server never got. */
+  show: (left: T) => void;
 }) {
   const [state, setState] = useState<SaveState>({ kind: 'kept' });
   const [saver] = useState(
     () => new Autosaver<T>({ version, send, newKey, tell: setState, draft: storeOf(), draftKey }),
   );
   const leaving = useRef(beacon);
+  const showing = useRef(show);
   useEffect(() => {
     leaving.current = beacon;
+    showing.current = show;
   });
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      const laid = laidHere<T>(draftKey, version);
+      if (!laid) return;
+      showing.current(laid.body);
+      saver.resume(laid);
+    }, 0);
+    return () => clearTimeout(timer);
+  }, [draftKey, version, saver]);
   useEffect(() => {
     const leave = () => {
       for (const what of saver.leave()) navigator.sendBeacon?.(...leaving.current(what));

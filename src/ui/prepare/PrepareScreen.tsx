@@ -13,7 +13,7 @@ import { lengthText } from '@/core/units/length-text';
 import type { Preferences } from '@/data/types';
 import { DrawingSvg } from '@/ui/draw/Marks';
 import { CautionLine } from '@/ui/kit/CautionLine';
-import { fromForm } from '@/ui/kit/field-spec';
+import { fromForm, toForm } from '@/ui/kit/field-spec';
 import { formFields } from '@/ui/kit/form-fields';
 import { HeadRow } from '@/ui/kit/HeadRow';
 import { Sourced } from '@/ui/kit/Sourced';
@@ -41,11 +41,14 @@ interface Small {
   lengthIn: number;
 }
 
+/** What is chosen for backing, binding and batting. */
+type Choice = Omit<Prepared, 'version'>;
+
 interface PrepareProps {
   quilt: Small;
   units: Preferences['units'];
   /** What was chosen before, or what the studio usually takes. */
-  start: Omit<Prepared, 'version'>;
+  start: Choice;
   /** How often it was chosen anew; 0 while nothing is kept. */
   version: number;
   backing: string;
@@ -69,8 +72,11 @@ function useKeptChoice(
   read: Read,
   layout: Prepared['layout'],
   withQuilts: string[],
+  show: (left: Choice) => void,
 ) {
-  const { state, saver } = useAutosave<Omit<Prepared, 'version'>>({
+  // What is kept, or is on its way; null once what was left here stands in the form.
+  const kept = useRef<string | null>(JSON.stringify({ ...read, layout, withQuilts }));
+  const { state, saver } = useAutosave<Choice>({
     draftKey: `prepared ${quiltId}`,
     version,
     send: ({ key, version: seen, body }) =>
@@ -79,17 +85,22 @@ function useKeptChoice(
       `/quilts/${quiltId}/prepare/keep`,
       JSON.stringify({ key, quiltId: quiltId, version: seen, ...body }),
     ],
+    show: (left) => {
+      kept.current = null;
+      show(left);
+    },
   });
   // Kept as it is chosen; only what can be read is.
   const chosenNow = JSON.stringify({ ...read, layout, withQuilts });
-  const kept = useRef(chosenNow);
   const isReadable = SPECS.every(
     (f) => f.kind === 'yes' || f.kind === 'text' || typeof read[f.name] === 'number',
   );
   useEffect(() => {
     if (chosenNow === kept.current || !isReadable) return;
+    // What was left here goes by itself.
+    const isNew = kept.current !== null;
     kept.current = chosenNow;
-    saver.put(JSON.parse(chosenNow) as Omit<Prepared, 'version'>);
+    if (isNew) saver.put(JSON.parse(chosenNow) as Choice);
   }, [chosenNow, isReadable, saver]);
   return state;
 }
@@ -102,7 +113,11 @@ function useChosen({ quilt, start, version }: PrepareProps) {
     typeof read[name] === 'number' && read[name] >= 0 ? read[name] : null;
   const [layout, setLayout] = useState(start.layout);
   const [withOthers, setWithOthers] = useState<string[]>(start.withQuilts);
-  const state = useKeptChoice(quilt.id, version, read, layout, withOthers);
+  const state = useKeptChoice(quilt.id, version, read, layout, withOthers, (left) => {
+    form.reset(toForm(SPECS, left));
+    setLayout(left.layout);
+    setWithOthers(left.withQuilts);
+  });
   const [clothIn, marginIn, stripIn] = ['clothIn', 'marginIn', 'stripIn'].map((f) => numberAt(f));
   return {
     form,

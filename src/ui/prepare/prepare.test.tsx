@@ -180,6 +180,48 @@ test('what was chosen before stands, and what is chosen now is kept by itself', 
   );
 });
 
+test('what was typed and not kept when the page was left stands there again, and goes under its own key', async () => {
+  const left = {
+    ...start,
+    marginIn: 6.5,
+    stripIn: 2.25,
+    battingHere: '',
+    panel: '',
+    joinedGapIn: null,
+    backingHere: '',
+    layout: 'whole-turned',
+    withQuilts: [],
+  };
+  const sent = [{ key: 'key of the page that was left', version: 3, body: left }];
+  const draft = `prepared ${quilt.id}`;
+  localStorage.setItem(draft, JSON.stringify({ version: 3, body: left, sent }));
+  show({ version: 3 });
+  await waitFor(() => expect(screen.getByLabelText(/Strips cut at/)).toHaveValue('2.25'));
+  expect(screen.getByLabelText(/Margin each side/)).toHaveValue('6.5');
+  await waitFor(() =>
+    expect(lastSent(doors.keepPrepared)).toMatchObject({ key: sent[0]!.key, version: 3, marginIn: 6.5 }),
+  );
+  await waitFor(() => expect(screen.getByRole('status')).toHaveTextContent('saved'));
+  expect(localStorage.getItem(draft)).toBeNull();
+});
+
+test('what lies here from before what the studio’s computer has is not brought back', async () => {
+  const draft = `prepared ${quilt.id}`;
+  localStorage.setItem(draft, JSON.stringify({ version: 2, body: { ...start, stripIn: 3 } }));
+  show({ version: 3 });
+  await new Promise((r) => setTimeout(r, 50));
+  expect(screen.getByLabelText(/Strips cut at/)).toHaveValue('2.5');
+  localStorage.removeItem(draft);
+});
+
+test('what is typed is never called saved before it is', async () => {
+  show();
+  expect(screen.getByRole('status')).toHaveTextContent('saved');
+  await fillAt(/Margin each side/, '5');
+  expect(screen.getByRole('status')).toHaveTextContent('saving …');
+  await waitFor(() => expect(screen.getByRole('status')).toHaveTextContent('saved'), { timeout: 4000 });
+});
+
 test('what is here is held against what is needed, per side', async () => {
   show();
   await fillAt(/Batting that is here/, '20 × 20; 200 × 200');

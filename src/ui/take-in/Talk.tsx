@@ -13,7 +13,7 @@ import { Problems } from '@/ui/kit/Problems';
 import { fromForm, inchesOf, type Values } from '@/ui/kit/field-spec';
 import { SpecInput } from '@/ui/kit/SpecInput';
 import { useActionForm } from '@/ui/kit/use-action-form';
-import { laidHere, useAutosave } from '@/ui/kit/use-autosave';
+import { useAutosave } from '@/ui/kit/use-autosave';
 import { talkPages } from './pages';
 import { Photographs } from './Photographs';
 import { DayOffered } from './DayOffered';
@@ -59,20 +59,13 @@ function useSaid(props: TalkProps) {
       '/take-in/keep',
       JSON.stringify({ key, id: intake.id, version, ...body }),
     ],
+    show: (left) => {
+      setSaid((now) => ({ ...now, ...(left.data as Partial<Said>) }));
+      setStep(left.step);
+    },
   });
   const put = (at: number, what: Said) =>
     saver.put({ step: at, data: { ...what, client: what.record.client, name: what.record.name } });
-  // What was typed before the page was lost, and the server never got.
-  useEffect(() => {
-    const timer = setTimeout(() => {
-      const laid = laidHere<Kept>(`talk ${intake.id}`, intake.version);
-      if (!laid) return;
-      setSaid((now) => ({ ...now, ...(laid.body.data as Partial<Said>) }));
-      setStep(laid.body.step);
-      saver.resume(laid);
-    }, 0);
-    return () => clearTimeout(timer);
-  }, [intake.id, intake.version, saver]);
   // Two boxes may be filled before the page is drawn anew.
   const latest = useRef(said);
   useEffect(() => {
