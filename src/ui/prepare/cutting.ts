@@ -10,14 +10,22 @@ export interface CuttingNumbers {
   quilt: { widthIn: number; lengthIn: number };
 }
 
+/** Between the two drawings, and as long as the words over one of them, in units of the drawing. */
+const [GAP, WORDS] = [60, 260];
+
 /** The bought length lying down the page with its cuts, and the backing as it is sewn with the quilt on it; one scale for both. */
 export function cuttingDiagram(c: CuttingNumbers, width = 620, height = 300): Drawing {
   const { way, clothIn, needed } = c;
   const down = way.layout === 'whole' || way.layout === 'vertical-seams';
   const each = way.buyIn / way.panels;
-  const perIn = Math.min((height - 44) / Math.max(way.buyIn, needed.length), (width - 270) / needed.width);
   const x0 = 10;
   const y0 = 26;
+  // Both lie beside each other: what is bought, a gap, and the backing.
+  const perIn = Math.min(
+    (height - 44) / Math.max(way.buyIn, needed.length),
+    (width - 2 * x0 - GAP) / (clothIn + needed.width),
+    (width - WORDS - x0) / needed.width,
+  );
   const marks: Mark[] = [
     {
       d: box(x0, y0, clothIn * perIn, way.buyIn * perIn),
@@ -41,7 +49,7 @@ export function cuttingDiagram(c: CuttingNumbers, width = 620, height = 300): Dr
       dash: '8 4',
     });
   // The words over the two drawings must not run into each other.
-  const bx = Math.max(x0 + clothIn * perIn + 60, 260);
+  const bx = Math.max(x0 + clothIn * perIn + GAP, WORDS);
   const [w, l] = [needed.width * perIn, needed.length * perIn];
   marks.push({ d: box(bx, y0, w, l), fill: 'var(--walnut-tint)', stroke: 'var(--ink)', width: 1.3 });
   for (let k = 1; k < way.panels; k++)
@@ -66,7 +74,11 @@ export function cuttingDiagram(c: CuttingNumbers, width = 620, height = 300): Dr
     marks,
     labels: [
       one(x0, 16, `bought: ${way.buyIn.toFixed(1)} in of ${clothIn} in fabric`),
-      one(bx, 16, `the backing: ${needed.width.toFixed(1)} × ${needed.length.toFixed(1)} in, quilt inside`),
+      one(
+        Math.min(bx, width - WORDS),
+        16,
+        `the backing: ${needed.width.toFixed(1)} × ${needed.length.toFixed(1)} in, quilt inside`,
+      ),
       one(
         x0,
         Math.min(height - 4, y0 + way.buyIn * perIn + 16),

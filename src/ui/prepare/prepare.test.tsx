@@ -2,7 +2,7 @@ import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { planBacking, planBinding } from '@/core/backing/backing';
 import { packSmall } from '@/core/backing/pack';
-import { packedDiagram } from './cutting';
+import { cuttingDiagram, packedDiagram } from './cutting';
 import { doors } from '@/actions/doors';
 import { lastSent } from '@/ui/testing/studio';
 import { PrepareScreen } from './PrepareScreen';
@@ -146,6 +146,39 @@ test('the packed drawing keeps every quilt on the fabric, and names it', () => {
     expect(l.x).toBeLessThan(drawing.width);
     expect(l.y).toBeLessThan(drawing.height);
   }
+});
+
+test('whatever the quilt and the fabric, what is bought and the backing lie whole in the drawing, beside each other', () => {
+  for (let widthIn = 12; widthIn <= 132; widthIn += 8)
+    for (const lengthIn of [12, 40, 75, 140])
+      for (const clothIn of [24, 44, 60, 90, 108, 120]) {
+        const { ways, neededIn } = planBacking({
+          quilt: { widthIn, lengthIn },
+          marginIn: 4,
+          testMarginIn: 6,
+          cloth: { widthIn: clothIn, selvageIn: 0.5, shrinkagePct: 0, stretch: false, nap: false },
+        });
+        for (const way of ways) {
+          const drawn = cuttingDiagram({
+            way,
+            clothIn,
+            selvageIn: 0.5,
+            needed: neededIn,
+            quilt: { widthIn, lengthIn },
+          });
+          const boxes = drawn.marks.flatMap((m) => {
+            const [, x, y, w, h] = /^M(\S+) (\S+)h(\S+?)v(\S+?)h/.exec(m.d) ?? [];
+            return w === undefined ? [] : [{ x: Number(x), y: Number(y), w: Number(w), h: Number(h) }];
+          });
+          expect(boxes).toHaveLength(3);
+          for (const b of boxes) {
+            expect(b.x + b.w).toBeLessThanOrEqual(drawn.width);
+            expect(b.y + b.h).toBeLessThanOrEqual(drawn.height);
+          }
+          const [bought, backing] = boxes;
+          expect(bought!.x + bought!.w).toBeLessThan(backing!.x);
+        }
+      }
 });
 
 test('what was chosen before stands, and what is chosen now is kept by itself', async () => {
