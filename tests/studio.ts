@@ -58,19 +58,14 @@ export const test = base.extend<
     await give(house.studio!);
   },
   baseURL: async ({ studio }, give) => give(studio.url),
-  context: async ({ browser, baseURL, viewport, house }, give) => {
-    if (!baseURL) {
-      const context = await browser.newContext();
-      await give(context);
-      return context.close();
-    }
-    if (!house.page) house.page = await (await browser.newContext({ baseURL })).newPage();
+  context: async ({ browser, studio, viewport, house }, give) => {
+    if (!house.page) house.page = await (await browser.newContext({ baseURL: studio.url })).newPage();
     else await house.page.setViewportSize(viewport!);
     await give(house.page.context());
-    await asNew(house.page, baseURL);
+    await asNew(house.page, studio.url);
   },
-  page: async ({ context, baseURL, house }, give) => {
-    const page = baseURL ? house.page! : await context.newPage();
+  page: async ({ context, house }, give) => {
+    const page = house.page ?? context.pages()[0]!;
     const errors: string[] = [];
     page.on('pageerror', (e) => errors.push(e.message));
     page.on('console', (m) => {
